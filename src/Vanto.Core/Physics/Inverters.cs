@@ -1,0 +1,121 @@
+namespace Vanto.Core.Physics;
+
+/// <summary>Losses and rating of an inverter; typical shares, common practice.</summary>
+/// <param name="RatedW">Label watts.</param>
+/// <param name="IdleW">Draw without load.</param>
+/// <param name="Linear">Share lost in proportion to the load.</param>
+/// <param name="Quadratic">Share lost with the square of the load, at rating.</param>
+public readonly record struct InverterModel(double RatedW, double IdleW, double Linear = 0.03, double Quadratic = 0.05)
+{
+    /// <summary>DC watts drawn for AC watts delivered.</summary>
+    public double DcPower(double acW) => acW + IdleW + Linear * acW + Quadratic * acW * acW / RatedW;
+
+    /// <summary>AC watts available from DC watts; 0 when the idle draw takes all.</summary>
+    public double AcPower(double dcW)
+    {
+        if (dcW <= IdleW)
+            return 0;
+        var a = 1 + Linear;
+        return (-a + Math.Sqrt(a * a + 4 * Quadratic * (dcW - IdleW) / RatedW)) / (2 * Quadratic / RatedW);
+    }
+
+    /// <summary>Continuous watts at an ambient temperature: 1 % less for each K above 25 °C.</summary>
+    public double ContinuousW(double ambientC) => RatedW * (1 - 0.01 * Math.Max(0, ambientC - 25));
+}
+
+/// <summary>Kinds of generator.</summary>
+public enum GeneratorKind { Inverter, Conventional }
+
+/// <summary>Kinds of fuel.</summary>
+public enum FuelKind { Diesel, PetrolInverter, Petrol, Lpg }
+
+/// <summary>What a generator has left by height and heat, and what it burns; common practice.</summary>
+public static class Generators
+{
+    /// <summary>Share of the label left at an altitude in m and an air temperature in °C.</summary>
+    public static double DerateFactor(double altitudeM, double airC) =>
+        (1 - 0.035 * Math.Max(0, altitudeM) / 305) * (1 - 0.01 * Math.Max(0, airC - 25) / 5.56);
+
+    /// <summary>Litres an hour at a load in W.</summary>
+    public static double FuelLitresPerHour(FuelKind fuel, double ratedW, double loadW)
+    {
+        var (a, b) = fuel switch
+        {
+            FuelKind.Diesel => (0.08415, 0.246),
+            FuelKind.PetrolInverter => (0.13, 0.48),
+            FuelKind.Petrol => (0.25, 0.50),
+            _ => (0.35, 0.75),
+        };
+        return (a * ratedW + b * loadW) / 1000;
+    }
+}
+
+/// <summary>A curve of how long a multiple of the rating is borne: ratios rising, seconds falling, read log-log.</summary>
+public sealed class BearingCurve
+{
+    private readonly double[] _logRatio;
+    private readonly double[] _logSeconds;
+
+    /// <summary>Builds a curve from points (ratio, seconds).</summary>
+    public BearingCurve(params (double Ratio, double Seconds)[] points)
+    {
+        Points = points;
+        _logRatio = points.Select(p => Math.Log(p.Ratio)).ToArray();
+        _logSeconds = points.Select(p => Math.Log(p.Seconds)).ToArray();
+    }
+
+    /// <summary>The points (ratio, seconds).</summary>
+    public IReadOnlyList<(double Ratio, double Seconds)> Points { get; }
+
+    /// <summary>Seconds that a ratio is borne; infinite up to the first ratio, the last time beyond the last.</summary>
+    public double AllowedSeconds(double ratio) =>
+        ratio <= Points[0].Ratio ? double.PositiveInfinity : Math.Exp(Roots.Interpolate(_logRatio, _logSeconds, Math.Log(ratio)));
+
+    /// <summary>High-frequency inverter.</summary>
+    public static readonly BearingCurve HighFrequencyInverter = new((1.0, 1800), (1.1, 60), (1.5, 5), (2.0, 0.5));
+
+    /// <summary>Low-frequency (transformer) inverter.</summary>
+    public static readonly BearingCurve TransformerInverter = new((1.0, 1800), (1.25, 300), (1.5, 60), (2.0, 5), (3.0, 0.5));
+
+    /// <summary>Portable power station.</summary>
+    public static readonly BearingCurve PowerStation = new((1.0, 1800), (1.1, 30), (1.5, 1), (2.0, 0.1));
+
+    /// <summary>Lithium management board, on DC current.</summary>
+    public static readonly BearingCurve ManagementBoard = new((1.0, 3600), (1.5, 30), (2, 10), (3, 1), (4, 0.05), (6, 0.001));
+
+    /// <summary>Inverter generator with a maximum above its rating (1.01 to 1.49 times).</summary>
+    public static BearingCurve InverterGenerator(double ratedW, double maximumW) => new((1.0, 3600), (maximumW / ratedW, 10), (1.5, 0.5));
+
+    /// <summary>Conventional generator, on real power (maximum 1.01 to 2 times the rating).</summary>
+    public static BearingCurve ConventionalGenerator(double ratedW, double maximumW)
+    {
+        var surge = maximumW / ratedW;
+        return new((1.0, 3600), (surge, 10), (1.5 * surge, 0.5), (2.5 * surge, 0.2));
+    }
+
+    /// <summary>American breaker, soonest.</summary>
+    public static readonly BearingCurve BreakerNaMin = new((1.05, 3600), (1.35, 300), (2, 20), (3, 6), (5, 1.5), (8, 0.5));
+
+    /// <summary>American breaker to 30 A, latest.</summary>
+    public static readonly BearingCurve BreakerNaMaxSmall = new((1.35, 3600), (2, 120), (3, 40), (5, 12), (8, 4));
+
+    /// <summary>American breaker 35 to 50 A, latest.</summary>
+    public static readonly BearingCurve BreakerNaMaxLarge = new((1.35, 3600), (2, 240), (3, 80), (5, 24), (8, 8));
+
+    /// <summary>IEC breaker, soonest.</summary>
+    public static readonly BearingCurve BreakerIecMin = new((1.13, 3600), (1.45, 60), (2.55, 1), (5, 0.3));
+
+    /// <summary>IEC breaker, latest.</summary>
+    public static readonly BearingCurve BreakerIecMax = new((1.45, 3600), (2.55, 60), (5, 12));
+}
+
+/// <summary>Resistance of a run of two conductors.</summary>
+public static class Conductors
+{
+    /// <summary>Loop resistance in Ω: both conductors, copper at a temperature (IACS, published).</summary>
+    public static double LoopOhm(double lengthM, double areaMm2, double temperatureC, bool aluminium = false)
+    {
+        var resistivity = (aluminium ? 2.82e-8 : 1.7241e-8) * (1 + 0.00393 * (temperatureC - 20));
+        return 2 * lengthM * resistivity / (areaMm2 * 1e-6);
+    }
+}

@@ -1,0 +1,80 @@
+namespace Vanto.Core.Physics;
+
+/// <summary>
+/// Moist air. Temperatures in °C, pressures in Pa, humidity ratio W in kg water per kg dry air.
+/// Source: ASHRAE Handbook Fundamentals 2017 (SI), ch. 1, from memory; saturation by Hyland and Wexler.
+/// </summary>
+public static class MoistAir
+{
+    /// <summary>Standard pressure at sea level, Pa.</summary>
+    public const double SeaLevelPa = 101325;
+
+    /// <summary>Heat of vaporisation used for loads, J/kg.</summary>
+    public const double VaporisationJPerKg = 2_501_000;
+
+    private const double MassRatio = 0.621945;
+    private const double Tolerance = 1e-8;
+
+    /// <summary>Pressure of the standard atmosphere at an elevation in m.</summary>
+    public static double Pressure(double elevationM) => SeaLevelPa * Math.Pow(1 - 2.25577e-5 * elevationM, 5.2559);
+
+    /// <summary>Saturation pressure over ice (to 0.01 °C) and water, Pa.</summary>
+    public static double SaturationPressure(double temperatureC)
+    {
+        var t = temperatureC + 273.15;
+        return temperatureC <= 0.01
+            ? Math.Exp(-5.6745359e3 / t + 6.3925247 + t * (-9.677843e-3 + t * (6.2215701e-7 + t * (2.0747825e-9 + t * -9.484024e-13))) + 4.1635019 * Math.Log(t))
+            : Math.Exp(-5.8002206e3 / t + 1.3914993 + t * (-4.8640239e-2 + t * (4.1764768e-5 + t * -1.4452093e-8)) + 6.5459673 * Math.Log(t));
+    }
+
+    /// <summary>Humidity ratio of air whose vapour pressure is <paramref name="vapourPa"/>.</summary>
+    public static double HumidityRatio(double vapourPa, double pressurePa) => MassRatio * vapourPa / (pressurePa - vapourPa);
+
+    /// <summary>Vapour pressure of air with the humidity ratio, Pa.</summary>
+    public static double VapourPressure(double humidityRatio, double pressurePa) => pressurePa * humidityRatio / (MassRatio + humidityRatio);
+
+    /// <summary>Humidity ratio of saturated air.</summary>
+    public static double SaturationRatio(double temperatureC, double pressurePa) => HumidityRatio(SaturationPressure(temperatureC), pressurePa);
+
+    /// <summary>Humidity ratio from relative humidity in percent.</summary>
+    public static double RatioFromRh(double temperatureC, double rhPct, double pressurePa) =>
+        HumidityRatio(rhPct / 100 * SaturationPressure(temperatureC), pressurePa);
+
+    /// <summary>Relative humidity in percent.</summary>
+    public static double RelativeHumidity(double temperatureC, double humidityRatio, double pressurePa) =>
+        100 * VapourPressure(humidityRatio, pressurePa) / SaturationPressure(temperatureC);
+
+    /// <summary>Humidity ratio from the wet bulb; negative when the wet bulb is too low to exist.</summary>
+    public static double RatioFromWetBulb(double temperatureC, double wetBulbC, double pressurePa)
+    {
+        var saturated = SaturationRatio(wetBulbC, pressurePa);
+        return wetBulbC >= 0
+            ? ((2501 - 2.326 * wetBulbC) * saturated - 1.006 * (temperatureC - wetBulbC)) / (2501 + 1.86 * temperatureC - 4.186 * wetBulbC)
+            : ((2830 - 0.24 * wetBulbC) * saturated - 1.006 * (temperatureC - wetBulbC)) / (2830 + 1.86 * temperatureC - 2.1 * wetBulbC);
+    }
+
+    /// <summary>Dew point, °C.</summary>
+    public static double DewPoint(double humidityRatio, double pressurePa)
+    {
+        var vapour = VapourPressure(humidityRatio, pressurePa);
+        return Roots.Bisect(t => SaturationPressure(t) - vapour, -100, 200, Tolerance);
+    }
+
+    /// <summary>Wet bulb, °C.</summary>
+    public static double WetBulb(double temperatureC, double humidityRatio, double pressurePa)
+    {
+        var low = Math.Min(DewPoint(humidityRatio, pressurePa), temperatureC);
+        return Roots.Bisect(t => RatioFromWetBulb(temperatureC, t, pressurePa) - humidityRatio, low, temperatureC, Tolerance);
+    }
+
+    /// <summary>Enthalpy, J per kg dry air.</summary>
+    public static double Enthalpy(double temperatureC, double humidityRatio) =>
+        1006 * temperatureC + humidityRatio * (2_501_000 + 1860 * temperatureC);
+
+    /// <summary>Specific volume, m³ per kg dry air.</summary>
+    public static double SpecificVolume(double temperatureC, double humidityRatio, double pressurePa) =>
+        287.042 * (temperatureC + 273.15) * (1 + 1.607858 * humidityRatio) / pressurePa;
+
+    /// <summary>Heat capacity of moist air, J per kg dry air and K.</summary>
+    public static double HeatCapacity(double humidityRatio) => 1006 + 1860 * humidityRatio;
+}

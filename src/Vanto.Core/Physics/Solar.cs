@@ -1,0 +1,30 @@
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Physics;
+
+/// <summary>How modules are mounted; decides how hot the cells run.</summary>
+public enum ModuleMounting
+{
+    [Called("on a frame, well cooled")] WellCooled,
+    [Called("on rails, little air behind")] LittleRearAir,
+    [Called("glued to the roof")] Glued,
+}
+
+/// <summary>Cells and modules. Temperatures °C, irradiance W/m², power W.</summary>
+public static class Modules
+{
+    /// <summary>Losses beside heat: soiling, mismatch, wiring, age, angle and spectrum together; common practice.</summary>
+    public const double TypicalLosses = 0.88;
+
+    /// <summary>Ross coefficient by mounting, K·m²/W (Nordmann and Clavadetscher 2003, from memory).</summary>
+    public static double RossCoefficient(ModuleMounting mounting) => mounting switch
+    {
+        ModuleMounting.WellCooled => 0.0200,
+        ModuleMounting.Glued => 0.0563,
+        _ => 0.0342,
+    };
+
+    /// <summary>Power of an array before the charge controller.</summary>
+    public static double Power(int count, double ratedW, double irradiance, double cellC, double gamma = -0.0034, double losses = TypicalLosses) =>
+        Math.Max(0, count * ratedW * irradiance / 1000 * (1 + gamma * (cellC - 25)) * losses);
+}

@@ -1,0 +1,36 @@
+namespace Vanto.Core.Quantities;
+
+/// <summary>
+/// One unit: inside value = typed value × <paramref name="Factor"/> + <paramref name="Offset"/>.
+/// </summary>
+/// <param name="Symbol">As shown beside a figure.</param>
+/// <param name="Factor">Inside units per this unit (NIST SP 811, 2008, appendix B, or exact by definition).</param>
+/// <param name="Offset">Added after the factor; only temperatures have one.</param>
+/// <param name="Decimals">Sensible decimals when shown.</param>
+/// <param name="Aliases">Other spellings accepted when typed, in lower case.</param>
+public sealed record UnitOfMeasure(string Symbol, double Factor, int Decimals, double Offset = 0, params string[] Aliases)
+{
+    /// <summary>Converts a typed value to the inside unit.</summary>
+    public double ToInside(double value) => value * Factor + Offset;
+
+    /// <summary>Converts an inside value to this unit.</summary>
+    public double FromInside(double inside) => (inside - Offset) / Factor;
+
+    internal bool IsCalled(string word) =>
+        string.Equals(Symbol, word, StringComparison.OrdinalIgnoreCase) || Aliases.Contains(word.ToLowerInvariant());
+}
+
+/// <summary>One kind of quantity with its display units and all units it may be typed in.</summary>
+/// <param name="Kind">Which quantity.</param>
+/// <param name="Name">Its name in errors, as in "is no unit of length".</param>
+/// <param name="Metric">Shown in the metric set; a bare number typed there is in this unit.</param>
+/// <param name="Customary">Shown in the customary set.</param>
+/// <param name="Others">Further units accepted when typed.</param>
+public sealed record Quantity(QuantityKind Kind, string Name, UnitOfMeasure Metric, UnitOfMeasure Customary, params UnitOfMeasure[] Others)
+{
+    /// <summary>The unit shown in the given set.</summary>
+    public UnitOfMeasure Shown(UnitSystem system) => system == UnitSystem.Metric ? Metric : Customary;
+
+    /// <summary>All units accepted when typed, the two shown ones first.</summary>
+    public IEnumerable<UnitOfMeasure> All => new[] { Metric, Customary }.Concat(Others).DistinctBy(u => u.Symbol);
+}
