@@ -1,0 +1,126 @@
+using System.Numerics;
+
+namespace Vanto.Core.Start;
+
+/// <summary>The verdict on a start: what happens with everything on, what must be shed, what else would start.</summary>
+public static class StartVerdict
+{
+    /// <summary>Runs the start; where it fails, looks for the fewest loads to shed.</summary>
+    public static StartResult Of(StartCase start, bool trace = false)
+    {
+        var full = StartSimulation.Run(start, trace);
+        if (full.Outcome == StartOutcome.Starts)
+            return full;
+        var sheddable = start.Neighbours.Where(l => l.Sheddable).ToList();
+        var subsets = Enumerable.Range(1, (1 << Math.Min(sheddable.Count, 10)) - 1)
+            .Select(bits => sheddable.Where((_, i) => (bits >> i & 1) == 1).ToList())
+            .OrderBy(s => s.Count).ThenBy(s => s.Sum(l => l.PowerW));
+        foreach (var subset in subsets)
+        {
+            var without = start with { Neighbours = [.. start.Neighbours.Except(subset)] };
+            if (StartSimulation.Run(without).Outcome == StartOutcome.Starts)
+                return full with { Outcome = StartOutcome.StartsOnlyIfShed, Shed = [.. subset.Select(l => l.Name)] };
+        }
+        return full;
+    }
+
+    /// <summary>Largest locked-rotor current of a motor of the same shape that starts without shedding, A; 0 if none does.</summary>
+    public static double LargestLra(StartCase start, Func<double, MotorModel> scaled)
+    {
+        var lra = start.Motor.LraA;
+        var low = Math.Max(3 / lra, 0.5 / start.Motor.RlaA);
+        var high = 400 / lra;
+        if (!Starts(low))
+            return 0;
+        if (Starts(high))
+            return 400;
+        while ((high - low) * lra > 0.1)
+        {
+            var middle = 0.5 * (low + high);
+            if (Starts(middle))
+                low = middle;
+            else
+                high = middle;
+        }
+        return low * lra;
+
+        bool Starts(double factor) => StartSimulation.Run(start with { Motor = scaled(factor) }).Outcome == StartOutcome.Starts;
+    }
+
+    /// <summary>Smallest soft-starter reduction that starts: 0 without one, null if none from 0.40 to 0.80 does.</summary>
+    public static double? NeededReduction(StartCase start)
+    {
+        if (StartSimulation.Run(start with { Remedy = StartRemedy.None }).Outcome == StartOutcome.Starts)
+            return 0;
+        for (var percent = 40; percent <= 80; percent++)
+        {
+            if (ReductionFits(start.Motor, percent / 100.0)
+                && StartSimulation.Run(start with { Remedy = StartRemedy.SoftStarter, Reduction = percent / 100.0 }).Outcome == StartOutcome.Starts)
+                return percent / 100.0;
+        }
+        return null;
+    }
+
+    /// <summary>Smallest continuous battery rating with which it starts and runs, A; null if none to 2000 A.</summary>
+    public static double? SmallestBatteryRating(StartCase start, Func<double, PowerSource> withRating)
+    {
+        double low = 1, high = 2000;
+        if (!Starts(high))
+            return null;
+        while (high - low > 0.5)
+        {
+            var middle = 0.5 * (low + high);
+            if (Starts(middle))
+                high = middle;
+            else
+                low = middle;
+        }
+        return high;
+
+        bool Starts(double amperes) => StartSimulation.Run(start with { Source = withRating(amperes) }).Outcome == StartOutcome.Starts;
+    }
+
+    /// <summary>True when a soft starter's limit stays above the running current.</summary>
+    public static bool ReductionFits(MotorModel motor, double reduction) => (1 - reduction) * motor.LraA >= 1.2 * motor.RlaA;
+
+    /// <summary>A unit without a locked rotor: only running on at its highest power matters.</summary>
+    /// <param name="source">The source.</param>
+    /// <param name="unitV">Rated volts.</param>
+    /// <param name="powerW">Highest power.</param>
+    /// <param name="powerFactor">Running.</param>
+    /// <param name="neighbours">Other loads.</param>
+    /// <param name="lineOhm">Cable.</param>
+    public static StartResult OfInverterDriven(PowerSource source, double unitV, double powerW, double powerFactor, IReadOnlyList<NeighbourLoad> neighbours, double lineOhm)
+    {
+        var result = Steady(neighbours);
+        if (result.Outcome == StartOutcome.Starts)
+            return result;
+        foreach (var load in neighbours.Where(l => l.Sheddable).OrderBy(l => l.PowerW))
+            if (Steady([.. neighbours.Where(l => l != load)]).Outcome == StartOutcome.Starts)
+                return result with { Outcome = StartOutcome.StartsOnlyIfShed, Shed = [load.Name] };
+        var essential = neighbours.Where(l => !l.Sheddable).ToList();
+        return essential.Count < neighbours.Count && Steady(essential).Outcome == StartOutcome.Starts
+            ? result with { Outcome = StartOutcome.StartsOnlyIfShed, Shed = [.. neighbours.Where(l => l.Sheddable).Select(l => l.Name)] }
+            : result;
+
+        StartResult Steady(IReadOnlyList<NeighbourLoad> on)
+        {
+            // The network scales neighbours by the motor's voltage only, so a token motor of that voltage carries it.
+            var motor = MotorModel.FromNameplate(unitV, 50, 10);
+            var network = new Network(new StartCase { Motor = motor, Source = source, Line = lineOhm, Neighbours = on });
+            var apparent = powerW / powerFactor * new Complex(powerFactor, Math.Sqrt(1 - powerFactor * powerFactor));
+            var check = Running.Check(source, unitV, network.AtConstantPower(apparent));
+            return new StartResult
+            {
+                Outcome = check.Holds ? StartOutcome.Starts : StartOutcome.StartsButCannotRun,
+                Cause = check.Cause,
+                TripS = check.Holds ? null : check.AfterS,
+                MaxA = check.SourceA,
+                PeakA = Math.Sqrt(2) * check.SourceA,
+                MinCompressorV = check.CompressorV,
+                RunA = check.SourceA,
+                RunCompressorV = check.CompressorV,
+            };
+        }
+    }
+}

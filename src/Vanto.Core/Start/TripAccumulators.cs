@@ -1,0 +1,92 @@
+using Vanto.Core.Physics;
+
+namespace Vanto.Core.Start;
+
+/// <summary>Everything that can end a start, added up step by step; each trips when it reaches 1.</summary>
+internal sealed class TripAccumulators(StartCase start)
+{
+    private const double StepS = 0.0005;
+    private static readonly (double VoltsPer12, double DelayS)[] DcCutOffs = [(10.5, 10), (9.5, 0.050)];
+
+    private readonly PowerSource _source = start.Source;
+    private readonly double[] _dcTimer = new double[DcCutOffs.Length];
+    private double _overload, _breakerMax, _breakerMin, _battery, _collapseS;
+
+    public string? Cause { get; private set; }
+    public double Used => Math.Max(_overload, _breakerMin);
+    public double BatteryUsed => _battery;
+    public bool MayTrip => _breakerMin >= 1;
+    public double? MinDcV { get; private set; }
+    public double? MaxDcA { get; private set; }
+
+    public (double Volts, double Amps) Add(in NetworkPoint point, double time, bool soft)
+    {
+        AddSource(point);
+        var dc = _source.Dc is { } side ? AddDc(side, point.RealW) : default;
+        if (soft && time > 0.020 && point.CompressorV < 0.85 * start.Motor.RatedV)
+            Trip("soft starter aborts on low voltage");
+        return dc;
+    }
+
+    /// <summary>True: the breaker trips at once; false: it may; null: it holds.</summary>
+    public bool? MagneticTrip(double peakA)
+    {
+        if (_source.Class != SourceClass.Shore)
+            return null;
+        var multiple = peakA / (Math.Sqrt(2) * _source.BreakerA);
+        var (may, must) = _source.MagneticBand();
+        return multiple >= must ? true : multiple >= may ? false : null;
+    }
+
+    private void AddSource(in NetworkPoint point)
+    {
+        if (_source.Curve is { } curve)
+        {
+            var ratio = _source.IsEngineLimited ? point.RealW / _source.ContinuousW : point.SourceA / _source.ContinuousA;
+            _overload += StepS / curve.AllowedSeconds(ratio);
+            if (_overload >= 1 - 1e-9)
+                Trip(_source.IsEngineLimited ? "engine overload" : "source overload");
+            _collapseS = point.SourceV < _source.CollapseShare * _source.Volts ? _collapseS + StepS : 0;
+            if (_collapseS >= _source.CollapseDelayS - 1e-9)
+                Trip("source voltage collapse");
+        }
+        if (_source.Class != SourceClass.Shore)
+            return;
+        var (min, max) = _source.BreakerBands();
+        var multiple = point.SourceA / _source.BreakerA;
+        _breakerMin += StepS / min.AllowedSeconds(multiple);
+        _breakerMax += StepS / max.AllowedSeconds(multiple);
+        if (_breakerMax >= 1)
+            Trip("breaker (thermal)");
+    }
+
+    private (double Volts, double Amps) AddDc(DcSide side, double acW)
+    {
+        var sag = side.Bank.Sag(side.Soc, side.Inverter.DcPower(acW), side.CableOhm);
+        if (sag is not { } dc)
+        {
+            Trip("battery collapse");
+            return default;
+        }
+        MinDcV = Math.Min(MinDcV ?? double.PositiveInfinity, dc.Voltage);
+        MaxDcA = Math.Max(MaxDcA ?? 0, dc.CurrentA);
+        if (side.Bank.HasManagementBoard)
+        {
+            _battery += StepS / BearingCurve.ManagementBoard.AllowedSeconds(dc.CurrentA / side.Bank.ContinuousA);
+            if (_battery >= 1)
+                Trip("battery over-current");
+        }
+        for (var i = 0; i < DcCutOffs.Length; i++)
+        {
+            _dcTimer[i] = dc.Voltage < DcCutOffs[i].VoltsPer12 * side.Bank.NominalVoltage / 12 ? _dcTimer[i] + StepS : 0;
+            if (_dcTimer[i] >= DcCutOffs[i].DelayS - 1e-9)
+                Trip("DC under-voltage");
+        }
+        return (dc.Voltage, dc.CurrentA);
+    }
+
+    private void Trip(string cause) => Cause ??= cause;
+
+    /// <summary>True when a DC voltage is under the higher of the inverter's cut-offs.</summary>
+    public static bool UnderDcCutOff(double volts, double nominalV) => volts < DcCutOffs[0].VoltsPer12 * nominalV / 12;
+}

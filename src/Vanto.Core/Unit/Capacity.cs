@@ -1,0 +1,118 @@
+using Vanto.Core.Physics;
+
+namespace Vanto.Core.Unit;
+
+/// <summary>How the coil splits its cooling.</summary>
+public readonly record struct CoilSplit(double SensibleW, double LatentW, double ApparatusDewPointC)
+{
+    /// <summary>Sensible share.</summary>
+    public double SensibleShare => SensibleW / (SensibleW + LatentW);
+}
+
+/// <summary>The room humidity that a unit settles at.</summary>
+public readonly record struct RoomHumidity(double RelativeHumidityPct, double RunFraction, double SensibleShare);
+
+/// <summary>One hour of a room as the capacity question needs it: watts, kg/s of air exchanged, °C.</summary>
+public readonly record struct RoomHour(double SensibleW, double InternalLatentW, double AirExchangeKgS, double OutdoorRatio, double OutdoorC, double RoomC, double PressurePa);
+
+/// <summary>Capacity to buy: derate, coil split, room humidity and band. Powers W, temperatures °C.</summary>
+public static class Capacity
+{
+    private const double BypassFactor = 0.15;
+    private const double FlowPerWatt = 0.05e-3;
+    private const double MostStartsPerHour = 3;
+
+    /// <summary>Nominal sizes offered, W (5 to 36 thousand BTU/h).</summary>
+    public static readonly double[] NominalSizesW = [.. new double[] { 5, 7, 9, 12, 15, 18, 24, 30, 36 }.Select(k => k * 293.07107)];
+
+    /// <summary>Capacity left of a nominal one by outdoor heat, indoor wet bulb, altitude and dirty filter; common practice.</summary>
+    public static double Derated(double nominalW, double outdoorC, double wetBulbC, double pressurePa, double airFlowShare = 1) =>
+        nominalW * OutdoorFactor(outdoorC) * (1 + 0.025 * (wetBulbC - 19.4)) * (1 - 0.25 * (1 - pressurePa / MoistAir.SeaLevelPa)) * (0.8 + 0.2 * airFlowShare);
+
+    /// <summary>Factor of capacity by outdoor temperature.</summary>
+    public static double OutdoorFactor(double outdoorC) => outdoorC > 35 ? 1 - 0.010 * (outdoorC - 35) : 1 - 0.006 * (outdoorC - 35);
+
+    /// <summary>Sensible and latent cooling of a coil by bypass factor and apparatus dew point (textbook, from memory).</summary>
+    public static CoilSplit Coil(double entryC, double entryRatio, double coolingW, double flowM3S, double pressurePa)
+    {
+        var massFlow = flowM3S / MoistAir.SpecificVolume(entryC, entryRatio, pressurePa);
+        var through = massFlow * (1 - BypassFactor);
+        var target = MoistAir.Enthalpy(entryC, entryRatio) - coolingW / through;
+        var apparatus = Roots.Bisect(t => MoistAir.Enthalpy(t, MoistAir.SaturationRatio(t, pressurePa)) - target, -60, entryC, 1e-9);
+        var saturated = MoistAir.SaturationRatio(apparatus, pressurePa);
+        if (saturated >= entryRatio)
+            return new CoilSplit(coolingW, 0, entryC - coolingW / (through * MoistAir.HeatCapacity(entryRatio)));
+        var latent = Math.Min(coolingW, through * (entryRatio - saturated) * MoistAir.VaporisationJPerKg);
+        return new CoilSplit(coolingW - latent, latent, apparatus);
+    }
+
+    /// <summary>Humidity and running share that a single-speed unit settles at.</summary>
+    /// <param name="nominalW">Nominal capacity.</param>
+    /// <param name="room">The hour.</param>
+    /// <param name="fanRunsOn">True when the indoor fan runs between cycles and dries the coil back into the room.</param>
+    public static RoomHumidity SettledSingleSpeed(double nominalW, in RoomHour room, bool fanRunsOn) =>
+        Settle(room, (in RoomHour hour, double ratio) =>
+        {
+            var split = Coil(hour.RoomC, ratio, DeratedInRoom(nominalW, hour, ratio), FlowPerWatt * nominalW, hour.PressurePa);
+            var run = hour.SensibleW / split.SensibleW;
+            var latent = split.LatentW;
+            if (run < 1)
+            {
+                var onMinutes = 60 / (4 * MostStartsPerHour * (1 - run));
+                latent *= Math.Max(0, 1 - (fanRunsOn ? 12 : 3) / onMinutes);
+            }
+            return (run, latent * run, split.SensibleShare);
+        });
+
+    /// <summary>Humidity and running share that a modulating unit settles at.</summary>
+    /// <param name="nominalW">Nominal capacity.</param>
+    /// <param name="minShare">Lowest steady share of it.</param>
+    /// <param name="room">The hour.</param>
+    public static RoomHumidity SettledModulating(double nominalW, double minShare, in RoomHour room) =>
+        Settle(room, (in RoomHour hour, double ratio) =>
+        {
+            var full = DeratedInRoom(nominalW, hour, ratio);
+            var (temperature, pressure, sensible) = (hour.RoomC, hour.PressurePa, hour.SensibleW);
+            CoilSplit At(double y) => Coil(temperature, ratio, full * y, FlowPerWatt * nominalW * Math.Max(0.4, y), pressure);
+            var y = Roots.Bisect(share => At(share).SensibleW - sensible, 0.001, 1, 1e-7);
+            if (y >= minShare)
+            {
+                var steady = At(y);
+                return (y, steady.LatentW, steady.SensibleShare);
+            }
+            var lowest = At(minShare);
+            var run = sensible / lowest.SensibleW;
+            var onMinutes = 60 / (4 * MostStartsPerHour * (1 - run));
+            return (run * minShare, lowest.LatentW * run * Math.Max(0, 1 - 12 / onMinutes), lowest.SensibleShare);
+        });
+
+    /// <summary>Smallest nominal capacity that carries the hour with the room as dry as it then settles.</summary>
+    public static (double NominalW, RoomHumidity Room) Required(in RoomHour room)
+    {
+        var hour = room;
+        var nominal = Roots.Bisect(q => 1 - SettledSingleSpeed(q, hour, true).RunFraction, 200, 40000, 1e-3);
+        return (nominal, SettledSingleSpeed(nominal, hour, true));
+    }
+
+    /// <summary>Watts by floor area as the trade does: 12,000 BTU/h for 335 ft² of a small dwelling in a hot climate.</summary>
+    public static double AreaRuleW(double floorM2) => 113 * floorM2;
+
+    private delegate (double Run, double LatentW, double SensibleShare) Coiling(in RoomHour hour, double ratio);
+
+    private static double DeratedInRoom(double nominalW, in RoomHour hour, double ratio)
+    {
+        var wetBulb = Math.Clamp(MoistAir.WetBulb(hour.RoomC, ratio, hour.PressurePa), 12, 28);
+        return Derated(nominalW, hour.OutdoorC, wetBulb, hour.PressurePa);
+    }
+
+    private static RoomHumidity Settle(in RoomHour room, Coiling coil)
+    {
+        var hour = room;
+        var high = 0.999 * MoistAir.SaturationRatio(hour.RoomC, hour.PressurePa);
+        var settled = Roots.Bisect(
+            ratio => coil(hour, ratio).LatentW - hour.InternalLatentW - hour.AirExchangeKgS * MoistAir.VaporisationJPerKg * (hour.OutdoorRatio - ratio),
+            1e-4, high, 1e-9);
+        var (run, _, share) = coil(hour, settled);
+        return new RoomHumidity(MoistAir.RelativeHumidity(hour.RoomC, settled, hour.PressurePa), run, share);
+    }
+}
