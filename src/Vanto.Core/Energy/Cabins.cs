@@ -1,0 +1,74 @@
+using Vanto.Core.Load;
+
+namespace Vanto.Core.Energy;
+
+/// <summary>The heat-balance model of the rig as the cabin of an energy run; its day repeats.</summary>
+public sealed class SpaceCabin : IEnergyCabin
+{
+    private readonly ThermalSpace _space;
+    private readonly SpaceDrivers _drivers;
+    private readonly int _firstStep;
+
+    /// <summary>Begins from a settled model.</summary>
+    /// <param name="space">The space.</param>
+    /// <param name="drivers">Its day, in the run's step.</param>
+    /// <param name="settled">State to begin from.</param>
+    /// <param name="wetBulbC">Indoor wet bulb, held.</param>
+    /// <param name="firstStep">Step of the day that the run begins at.</param>
+    /// <param name="stepS">Seconds a step.</param>
+    public SpaceCabin(SpaceDescription space, SpaceDrivers drivers, ThermalSpace settled, double wetBulbC, int firstStep, double stepS)
+    {
+        _drivers = drivers;
+        _firstStep = firstStep;
+        WetBulbC = wetBulbC;
+        _space = new ThermalSpace(space);
+        _space.Prepare(stepS);
+        _space.CopyStateFrom(settled);
+    }
+
+    /// <inheritdoc />
+    public double AirC => _space.AirC;
+
+    /// <inheritdoc />
+    public double WetBulbC { get; }
+
+    /// <inheritdoc />
+    public void Begin(int step, double seconds)
+    {
+        var k = (_firstStep + step) % _drivers.Steps;
+        var (convective, radiant) = _drivers.GainSplit(k);
+        _space.Begin(_drivers.At(k), _drivers.OutdoorC[k], convective, radiant);
+    }
+
+    /// <inheritdoc />
+    public double RequiredSensible(double targetC) => _space.HubB - _space.HubA * targetC;
+
+    /// <inheritdoc />
+    public void End(double sensibleW, double latentW) => _space.End((_space.HubB - sensibleW) / _space.HubA);
+}
+
+/// <summary>A cabin of one conductance and one capacity, exact for inputs constant in the step; for checks and hand figures.</summary>
+public sealed class LumpedCabin(double conductanceWK, double capacityJK, double[] outdoorC, double[] gainsW, double startC, double wetBulbC) : IEnergyCabin
+{
+    private double _a, _b;
+
+    /// <inheritdoc />
+    public double AirC { get; private set; } = startC;
+
+    /// <inheritdoc />
+    public double WetBulbC => wetBulbC;
+
+    /// <inheritdoc />
+    public void Begin(int step, double seconds)
+    {
+        var e = Math.Exp(-conductanceWK * seconds / capacityJK);
+        _a = conductanceWK / (1 - e);
+        _b = _a * (AirC * e + (1 - e) * (outdoorC[step] + gainsW[step] / conductanceWK));
+    }
+
+    /// <inheritdoc />
+    public double RequiredSensible(double targetC) => _b - _a * targetC;
+
+    /// <inheritdoc />
+    public void End(double sensibleW, double latentW) => AirC = (_b - sensibleW) / _a;
+}
