@@ -136,7 +136,9 @@ public sealed class EnergySimulation
         if (!c.Unit.IsDc)
         {
             var continuous = inverter?.ContinuousW ?? 0;
-            cap = Math.Min(cap, sourceLimit == 0 ? continuous - acLoad : c.Assist ? sourceLimit + continuous - acLoad : sourceLimit - acLoad);
+            // A PV-assisted unit draws its array's power beside what the source allows.
+            var beside = c.Modules.DirectToUnit ? c.Modules.ControllerEfficiency * arrayW : 0;
+            cap = Math.Min(cap, beside + (sourceLimit == 0 ? continuous - acLoad : c.Assist ? sourceLimit + continuous - acLoad : sourceLimit - acLoad));
         }
         var (air, sensibleShare, compressorOn) = pass == 2 ? (default, 1, false) : Aircon(k, airAllowed, set, cap);
 

@@ -53,11 +53,12 @@ public static class DesignDay
         Math.Min(day.HumidityRatioAtPeak, MoistAir.SaturationRatio(AirC(day, hour), day.PressurePa));
 
     /// <summary>Air, sun and sky at an hour.</summary>
-    public static WeatherMoment At(DesignWeather day, double hour)
+    public static WeatherMoment At(DesignWeather day, double hour) => At(day, hour, MoistAir.DewPoint(HumidityRatio(day, hour), day.PressurePa));
+
+    private static WeatherMoment At(DesignWeather day, double hour, double dew)
     {
         var air = AirC(day, hour);
         var ratio = HumidityRatio(day, hour);
-        var dew = MoistAir.DewPoint(ratio, day.PressurePa);
         var sun = Sun.Position(Year, day.Month, day.Day, hour, day.UtcOffsetH, day.LatitudeDeg, day.LongitudeDeg, day.PressurePa, air);
         var sky = Irradiance.ClearSky(sun.ZenithDeg, Sun.DayOfYear(day.Month, day.Day), day.ElevationM, day.LinkeTurbidity);
         return new WeatherMoment(air, ratio, dew, sun, sky, SkyLongWave.SkyTemperature(air, dew, 0));
@@ -68,8 +69,15 @@ public static class DesignDay
     {
         var count = 86400 / stepSeconds;
         var moments = new WeatherMoment[count];
+        double dewOf = double.NaN, dew = 0;
         for (var i = 0; i < count; i++)
-            moments[i] = At(day, (i + 0.5) * stepSeconds / 3600);
+        {
+            var hour = (i + 0.5) * stepSeconds / 3600;
+            var ratio = HumidityRatio(day, hour);
+            if (ratio != dewOf)
+                (dewOf, dew) = (ratio, MoistAir.DewPoint(ratio, day.PressurePa));
+            moments[i] = At(day, hour, dew);
+        }
         return moments;
     }
 }

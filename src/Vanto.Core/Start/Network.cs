@@ -40,7 +40,11 @@ internal sealed class Network(StartCase start)
         {
             motor = Complex.FromPolarCoordinates(amperes, terminal.Phase - Math.Acos(0.80));
             current = motor + Neighbours * terminal;
-            terminal = _e - _source * current;
+            var next = _e - _source * current;
+            var settled = Complex.Abs(next - terminal) < 1e-12;
+            terminal = next;
+            if (settled)
+                break;
         }
         var compressor = terminal - _line * motor;
         var fold = current.Magnitude > _limit ? _limit / current.Magnitude : 1;
@@ -57,7 +61,11 @@ internal sealed class Network(StartCase start)
             motor = Complex.Conjugate(apparent / compressor);
             current = motor + Neighbours * terminal;
             terminal = _e - _source * current;
-            compressor = terminal - _line * motor;
+            var next = terminal - _line * motor;
+            var settled = Complex.Abs(next - compressor) < 1e-12;
+            compressor = next;
+            if (settled)
+                break;
         }
         return new NetworkPoint(current.Magnitude, motor.Magnitude, terminal.Magnitude, compressor.Magnitude, (terminal * Complex.Conjugate(current)).Real);
     }

@@ -96,6 +96,7 @@ public static class StartSimulation
         var moments = trace ? new List<StartMoment>(1500) : null;
         var trips = new TripAccumulators(start);
         var network = new Network(start);
+        var running = Running.Check(start, network);
         var motor = start.Motor;
         var startFactor = start.Remedy == StartRemedy.HardStartKit ? MotorModel.HardStart : MotorModel.PlainStart;
         double speed = 0, maxA = 0, minV = double.PositiveInfinity, i2t = 0;
@@ -131,7 +132,6 @@ public static class StartSimulation
             return Finish(StartOutcome.TripsDuringStart, "breaker (magnetic)", 0.010);
         if (!checkRunning)
             return Finish(StartOutcome.Starts, "", null);
-        var running = Running.Check(start, network);
         return Finish(running.Cause.Length == 0 ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, running.Cause, running.Cause.Length == 0 ? null : running.AfterS);
 
         double Acceleration(double volts, double n) => (motor.Torque(volts, n, startFactor) - motor.LoadTorque(n, start.SecondsOff)) / motor.InertiaWs;
@@ -147,7 +147,6 @@ public static class StartSimulation
 
         StartResult Finish(StartOutcome outcome, string cause, double? tripS)
         {
-            var run = Running.Check(start, network);
             return new StartResult
             {
                 Outcome = outcome,
@@ -159,8 +158,8 @@ public static class StartSimulation
                 MinCompressorV = minV,
                 Used = trips.Used,
                 BatteryUsed = trips.BatteryUsed,
-                RunA = run.SourceA,
-                RunCompressorV = run.CompressorV,
+                RunA = running.SourceA,
+                RunCompressorV = running.CompressorV,
                 MinDcV = trips.MinDcV,
                 MaxDcA = trips.MaxDcA,
                 I2T = i2t,

@@ -52,6 +52,8 @@ public static class StartVerdict
     {
         if (StartSimulation.Run(start with { Remedy = StartRemedy.None }).Outcome == StartOutcome.Starts)
             return 0;
+        if (!Running.Check(start, new Network(start)).Holds)
+            return null;
         for (var percent = 40; percent <= 80; percent++)
         {
             if (ReductionFits(start.Motor, percent / 100.0)

@@ -1,3 +1,4 @@
+using Vanto.Core.Energy;
 using Vanto.Core.Handover;
 
 namespace Vanto.Core.Tests.Handover;

@@ -1,0 +1,106 @@
+using System.Reflection;
+using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Calculators;
+
+/// <summary>Marks a calculation for the Bench and the API. Its method takes one record of inputs and returns a <see cref="CalculationResult"/>.</summary>
+[AttributeUsage(AttributeTargets.Method)]
+public sealed class CalculatorAttribute(string name, string title, string purpose) : Attribute
+{
+    /// <summary>Name in the API, in kebab case.</summary>
+    public string Name { get; } = name;
+
+    /// <summary>Title on the Bench.</summary>
+    public string Title { get; } = title;
+
+    /// <summary>What judgement it takes over.</summary>
+    public string Purpose { get; } = purpose;
+
+    /// <summary>Names in <see cref="Sources"/>; at least one.</summary>
+    public string[] SourceIds { get; init; } = [];
+}
+
+/// <summary>Result of a calculation: figures with their quantities, working, findings.</summary>
+public sealed record CalculationResult(IReadOnlyList<CalculationFigure> Figures, Working Working, IReadOnlyList<Finding> Findings);
+
+/// <summary>One result.</summary>
+public sealed record CalculationFigure(string Symbol, string Label, double? Value, QuantityKind Quantity, string Words);
+
+/// <summary>A registered calculation.</summary>
+public sealed record CalculatorInfo(string Name, string Title, string Purpose, string Station, Type InputType, MethodInfo Method, IReadOnlyList<Source> Sources);
+
+/// <summary>All calculations, found by their attribute.</summary>
+public static class CalculatorRegistry
+{
+    /// <summary>All calculations by name.</summary>
+    public static IReadOnlyDictionary<string, CalculatorInfo> All { get; } = typeof(CalculatorRegistry).Assembly.GetTypes()
+        .SelectMany(t => t.GetMethods(BindingFlags.Public | BindingFlags.Static))
+        .Select(m => (Method: m, Info: m.GetCustomAttribute<CalculatorAttribute>()))
+        .Where(x => x.Info is not null)
+        .Select(x => new CalculatorInfo(x.Info!.Name, x.Info.Title, x.Info.Purpose, x.Method.DeclaringType!.Namespace!.Split('.')[^1], x.Method.GetParameters()[0].ParameterType, x.Method, [.. x.Info.SourceIds.Select(Sources.Named)]))
+        .OrderBy(c => c.Name, StringComparer.Ordinal)
+        .ToDictionary(c => c.Name);
+
+    /// <summary>Runs one with checked inputs.</summary>
+    /// <exception cref="InputException">Inputs out of range, or refused by the calculation.</exception>
+    public static CalculationResult Run(CalculatorInfo calculator, object input)
+    {
+        var errors = FieldCatalogue.Check(input);
+        if (errors.Count > 0)
+            throw new InputException(errors);
+        try
+        {
+            var result = (CalculationResult)calculator.Method.Invoke(null, [input])!;
+            return result.Figures.Any(f => f.Value is { } v && (double.IsNaN(v) || double.IsInfinity(v)))
+                ? throw new InputException(calculator.Name, "", "these inputs have no finite result; bring them closer to what is usual")
+                : result;
+        }
+        catch (TargetInvocationException e) when (e.InnerException is InputException inner)
+        {
+            throw inner;
+        }
+    }
+}
+
+/// <summary>Collects the figures of a result.</summary>
+public sealed class ResultBuilder
+{
+    private readonly List<CalculationFigure> _figures = [];
+    private readonly List<Finding> _findings = [];
+
+    /// <summary>The working under way.</summary>
+    public WorkingBuilder Working { get; } = Findings.Working.Start();
+
+    /// <summary>Adds a number.</summary>
+    public ResultBuilder Number(string symbol, string label, double value, QuantityKind quantity)
+    {
+        _figures.Add(new CalculationFigure(symbol, label, value, quantity, ""));
+        return this;
+    }
+
+    /// <summary>Adds a number with the step it comes from.</summary>
+    public ResultBuilder Step(string symbol, string label, string formula, FormattableString numbers, double value, QuantityKind quantity, Source source)
+    {
+        Working.Step(symbol, formula, numbers, value, QuantityTable.Of(quantity).All.FirstOrDefault(u => u.Factor == 1 && u.Offset == 0)?.Symbol ?? "", source);
+        return Number(symbol, label, value, quantity);
+    }
+
+    /// <summary>Adds words.</summary>
+    public ResultBuilder Words(string symbol, string label, string words)
+    {
+        _figures.Add(new CalculationFigure(symbol, label, null, QuantityKind.Number, words));
+        return this;
+    }
+
+    /// <summary>Adds a finding where there is one.</summary>
+    public ResultBuilder Judge(Finding? finding)
+    {
+        if (finding is not null)
+            _findings.Add(finding);
+        return this;
+    }
+
+    /// <summary>The result.</summary>
+    public CalculationResult Done() => new(_figures, Working.Done(), _findings);
+}

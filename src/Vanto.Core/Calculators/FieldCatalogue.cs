@@ -1,0 +1,106 @@
+using System.Collections;
+using System.Reflection;
+using System.Text.Json;
+using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Calculators;
+
+/// <summary>One choice of a field.</summary>
+public sealed record Option(string Value, string Label);
+
+/// <summary>One field that a person may set, with what the interface needs to ask for it.</summary>
+/// <param name="Path">Such as <c>/survey/windows/*/widthM</c>.</param>
+/// <param name="Input">quantity, choice, switch, text or list.</param>
+public sealed record FieldInfo(
+    string Path, string Label, string Input, QuantityKind? Quantity, double? Min, double? Max, bool Optional, string Help, string Options, IReadOnlyList<Option> Choices, JsonElement? Default);
+
+/// <summary>Reads fields with their attributes off any record of inputs, and checks values against them.</summary>
+public static class FieldCatalogue
+{
+    /// <summary>All fields of a record type, nested parts and lists included.</summary>
+    public static IReadOnlyList<FieldInfo> Of(Type type, object example, JsonSerializerOptions json)
+    {
+        var fields = new List<FieldInfo>();
+        Collect(type, example, "", fields, json);
+        return fields;
+    }
+
+    /// <summary>Checks every number of a record against its range; all faults at once.</summary>
+    /// <param name="root">The record.</param>
+    /// <param name="name">Field name before the first dot, or empty.</param>
+    public static IReadOnlyList<InputError> Check(object root, string name = "")
+    {
+        var errors = new List<InputError>();
+        CheckInto(root, name, errors);
+        return errors;
+    }
+
+    private static void Collect(Type type, object? example, string path, List<FieldInfo> fields, JsonSerializerOptions json)
+    {
+        foreach (var property in type.GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.CanWrite && p.Name != nameof(DesignPart.Unknown)))
+        {
+            var at = $"{path}/{JsonNamingPolicy.CamelCase.ConvertName(property.Name)}";
+            var ask = property.GetCustomAttribute<AskAttribute>();
+            var value = example is null ? null : property.GetValue(example);
+            var kind = Nullable.GetUnderlyingType(property.PropertyType) ?? property.PropertyType;
+            if (property.GetCustomAttribute<FieldAttribute>() is { } field)
+                fields.Add(new FieldInfo(at, field.Label, "quantity", field.Quantity, field.Min, field.Max, field.Optional, field.Help, "", [], Json(value, json)));
+            else if (ItemType(property.PropertyType) is { } item)
+            {
+                var fresh = Activator.CreateInstance(item)!;
+                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "list", null, null, null, false, ask?.Help ?? "", "", [], Json(fresh, json)));
+                Collect(item, fresh, at + "/*", fields, json);
+            }
+            else if (kind.IsEnum)
+                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "choice", null, null, null, false, ask?.Help ?? "", "", [.. Enum.GetNames(kind).Select(n => new Option(JsonNamingPolicy.CamelCase.ConvertName(n), Calls.Name(kind, n)))], Json(value, json)));
+            else if (kind == typeof(bool))
+                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "switch", null, null, null, false, ask?.Help ?? "", "", [], Json(value, json)));
+            else if (kind == typeof(string))
+                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, ask?.Options is { Length: > 0 } ? "choice" : "text", null, null, null, false, ask?.Help ?? "", ask?.Options ?? "", [], Json(value, json)));
+            else if (kind.IsClass && kind.Namespace?.StartsWith("Vanto", StringComparison.Ordinal) == true)
+                Collect(kind, value ?? Activator.CreateInstance(kind), at, fields, json);
+        }
+    }
+
+    private static JsonElement? Json(object? value, JsonSerializerOptions json) => value is null ? null : JsonSerializer.SerializeToElement(value, value.GetType(), json);
+
+    private static Type? ItemType(Type type) =>
+        type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) && type.GetGenericArguments()[0].IsClass && type.GetGenericArguments()[0] != typeof(string) ? type.GetGenericArguments()[0] : null;
+
+    private static void CheckInto(object part, string name, List<InputError> errors)
+    {
+        foreach (var property in part.GetType().GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.CanWrite && p.GetIndexParameters().Length == 0))
+        {
+            var at = (name.Length > 0 ? name + "." : "") + JsonNamingPolicy.CamelCase.ConvertName(property.Name);
+            var value = property.GetValue(part);
+            if (property.GetCustomAttribute<FieldAttribute>() is { } field)
+                CheckNumber(field, at, value, errors);
+            else if (value is null && property.PropertyType != typeof(IDictionary<string, JsonElement>) && Nullable.GetUnderlyingType(property.PropertyType) is null)
+                errors.Add(InputError.Fault(at, "nothing", $"{at} is missing"));
+            else if (value is Enum chosen && !Enum.IsDefined(chosen.GetType(), chosen))
+                errors.Add(InputError.Fault(at, chosen.ToString(), $"{at}: {chosen} is no choice"));
+            else if (value is IEnumerable list and not string && ItemType(property.PropertyType) is not null)
+            {
+                var index = 0;
+                foreach (var item in list)
+                    CheckInto(item, $"{at}[{index++}]", errors);
+            }
+            else if (value is DesignPart inner)
+                CheckInto(inner, at, errors);
+        }
+    }
+
+    private static void CheckNumber(FieldAttribute field, string at, object? value, List<InputError> errors)
+    {
+        if (value is null)
+        {
+            if (!field.Optional)
+                errors.Add(InputError.Fault(at, "nothing", $"{at} is missing"));
+            return;
+        }
+        var number = Convert.ToDouble(value, System.Globalization.CultureInfo.InvariantCulture);
+        if (double.IsNaN(number) || double.IsInfinity(number) || number < field.Min || number > field.Max)
+            errors.Add(InputError.Range(at, number, field.Min, field.Max, QuantityTable.Of(field.Quantity).Metric is var unit && unit.Factor == 1 ? unit.Symbol : ""));
+    }
+}

@@ -1,0 +1,196 @@
+using Vanto.Core.Energy;
+using Vanto.Core.Findings;
+using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Start;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Commission;
+
+/// <summary>Readings of one start-up as typed; an empty one was not taken.</summary>
+public sealed record StartUpReadings : DesignPart
+{
+    [Field(QuantityKind.AbsolutePressure, 0.13, 150000, Label = "Vacuum when the pump was shut off", Optional = true)] public double? VacuumStartPa { get; init; }
+    [Field(QuantityKind.AbsolutePressure, 0.13, 150000, Label = "Vacuum ten minutes later", Optional = true)] public double? VacuumEndPa { get; init; }
+    [Field(QuantityKind.Current, 0.1, 2000, Label = "Start current, clamp meter on inrush", Optional = true)] public double? StartA { get; init; }
+    [Field(QuantityKind.Voltage, 8, 280, Label = "Volts at the terminals, running", Optional = true)] public double? RunV { get; init; }
+    [Field(QuantityKind.Current, 0.1, 400, Label = "Amperes, running", Optional = true)] public double? RunA { get; init; }
+    [Field(QuantityKind.ElectricPower, 5, 20000, Label = "Watts, running", Optional = true)] public double? RunW { get; init; }
+    [Field(QuantityKind.Temperature, -10, 60, Label = "Air into the head", Optional = true)] public double? EnteringC { get; init; }
+    [Field(QuantityKind.Percent, 2, 100, Label = "its humidity", Optional = true)] public double? EnteringRhPct { get; init; }
+    [Field(QuantityKind.Temperature, -10, 60, Label = "Air out of the head", Optional = true)] public double? LeavingC { get; init; }
+    [Field(QuantityKind.Temperature, -20, 60, Label = "Air outdoors", Optional = true)] public double? OutdoorC { get; init; }
+}
+
+/// <summary>One record of the append-only log; a correction is a new record that points at the old.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="At">When, UTC.</param>
+/// <param name="By">Who took the readings.</param>
+/// <param name="Readings">The readings.</param>
+/// <param name="Corrects">The record it corrects, or none.</param>
+public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, StartUpReadings Readings, Guid? Corrects);
+
+/// <summary>Where a reading stands against its prediction.</summary>
+public enum BandVerdict { NotDone, Pass, Note, Caution, Stop }
+
+/// <summary>One row of the verdict table.</summary>
+public sealed record VerdictRow(string Id, string Label, Measure? Measured, Measure? Expected, Phrase Band, BandVerdict Verdict, Phrase Words, Working Working);
+
+/// <summary>Result of the Commission station.</summary>
+public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<VerdictRow> Rows, CommissionRecord? Record, int Records);
+
+/// <summary>The Commission station, first half: a start-up against its prediction. Bands are common practice; plate and manual win.</summary>
+public static class CommissionStation
+{
+    private const double MicronPa = 101325.0 / 760 / 1000;
+
+    /// <summary>Judges the newest record that is not corrected by another.</summary>
+    public static CommissionAssessment Assess(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load)
+    {
+        var corrected = records.Select(r => r.Corrects).OfType<Guid>().ToHashSet();
+        var record = records.Where(r => !corrected.Contains(r.Id)).MaxBy(r => r.At);
+        if (record is null)
+            return new CommissionAssessment(new Verdict(StationState.Open, Phrase.Of($"No start-up is recorded yet."), Phrase.Of($"Start the unit, take the readings and write them down here; each is held against its prediction.")), [], Rows(new StartUpReadings(), unitResult.Unit, start, load), null, records.Count);
+        var rows = Rows(record.Readings, unitResult.Unit, start, load);
+        var done = rows.Count(r => r.Verdict != BandVerdict.NotDone);
+        var worst = rows.Max(r => r.Verdict);
+        var findings = rows.Where(r => r.Verdict is BandVerdict.Caution or BandVerdict.Stop)
+            .Select(r => new Finding($"proof.{r.Id}", r.Verdict == BandVerdict.Stop ? Severity.Stop : Severity.Caution, r.Words, [])).ToList();
+        var state = worst switch { BandVerdict.Stop => StationState.Stop, BandVerdict.Caution => StationState.Caution, _ => done == rows.Count ? StationState.Passed : StationState.Open };
+        var headline = worst switch
+        {
+            BandVerdict.Stop => Phrase.Of($"Not proved: {rows.First(r => r.Verdict == BandVerdict.Stop).Label.ToLowerInvariant()} is out of its band."),
+            BandVerdict.Caution => Phrase.Of($"Proved with a caution: {rows.First(r => r.Verdict == BandVerdict.Caution).Label.ToLowerInvariant()}."),
+            _ when done < rows.Count => Phrase.Of($"{done} of {rows.Count} readings pass; the rest are not taken."),
+            _ => Phrase.Of($"Proved: all {rows.Count} readings stand in their bands."),
+        };
+        return new CommissionAssessment(new Verdict(state, headline, Phrase.Of($"Recorded by {record.By}. Bands are common practice; the plate and the manual win.")), findings, rows, record, records.Count);
+    }
+
+    private static List<VerdictRow> Rows(StartUpReadings r, AcUnit unit, StartAssessment start, LoadAssessment load) =>
+        [VacuumRow(r), StartRow(r, start), VoltsRow(r, unit), .. PowerRows(r, unit, load), SplitRow(r, unit, load)];
+
+    private static VerdictRow VacuumRow(StartUpReadings r)
+    {
+        var band = Phrase.Of($"≤ 500 micron at first, ≤ 1000 after 10 min");
+        if (r.VacuumStartPa is not { } first || r.VacuumEndPa is not { } after)
+            return new VerdictRow("vacuum", "Vacuum hold", null, null, band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);
+        var (code, level, passed) = Vacuum.PlainDecay(first / MicronPa, after / MicronPa);
+        var words = code switch
+        {
+            "START_TOO_HIGH" => Phrase.Of($"The pump was shut off at {first / MicronPa:Count} micron: too early to judge. Pump on."),
+            "READING_ERROR" => Phrase.Of($"The vacuum cannot get deeper by itself: read again."),
+            "RISES" => Phrase.Of($"It rises to {after / MicronPa:Count} micron: moisture or a small leak. Pump on, or log the curve."),
+            "LEAK_OR_WET" => Phrase.Of($"It rises to {after / MicronPa:Count} micron: a leak or water. Do not open the valves."),
+            _ => Phrase.Of($"Dry and tight by the plain rule."),
+        };
+        var working = Working.Start().Given("p₀", "when shut off", first / MicronPa, "micron", Sources.Nist).Given("p₁₀", "ten minutes later", after / MicronPa, "micron", Sources.Nist)
+            .Step("verdict", "p₀ ≤ 500; p₁₀ ≤ 1000 pass, ≤ 2000 caution, above stop", $"{after / MicronPa:0}", after / MicronPa, "micron", Sources.Trade).Done();
+        return new VerdictRow("vacuum", "Vacuum hold", new Measure(after, QuantityKind.AbsolutePressure), new Measure(1000 * MicronPa, QuantityKind.AbsolutePressure), band,
+            passed ? BandVerdict.Pass : level == Severity.Stop ? BandVerdict.Stop : BandVerdict.Caution, words, working);
+    }
+
+    private static VerdictRow StartRow(StartUpReadings r, StartAssessment start)
+    {
+        var band = Phrase.Of($"≤ 115 % of predicted");
+        if (r.StartA is not { } measured || start.MaxA <= 0)
+            return new VerdictRow("start", "Start current", null, new Measure(start.MaxA, QuantityKind.Current), band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);
+        var ratio = measured / start.MaxA;
+        var beyond = start.LimitA > 0 && measured > start.LimitA * 1.02;
+        var verdict = beyond ? BandVerdict.Stop : ratio <= 1.15 ? BandVerdict.Pass : ratio <= 1.5 ? BandVerdict.Caution : BandVerdict.Stop;
+        var words = beyond ? Phrase.Of($"{measured:Current} is more than the source can give: read again, or the source is another.") : Phrase.Of($"{ratio:Fraction} of the predicted {start.MaxA:Current}.");
+        return new VerdictRow("start", "Start current", new Measure(measured, QuantityKind.Current), new Measure(start.MaxA, QuantityKind.Current), band, verdict, words, Ratio(measured, start.MaxA, "A"));
+    }
+
+    private static VerdictRow VoltsRow(StartUpReadings r, AcUnit unit)
+    {
+        var band = Phrase.Of($"±5 % of nominal");
+        var nominal = unit.IsDc ? unit.SupplyVoltageV * 12.8 / 12 : Nominal(unit.SupplyVoltageV);
+        if (r.RunV is not { } volts)
+            return new VerdictRow("volts", "Volts running", null, new Measure(nominal, QuantityKind.Voltage), band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);
+        var off = volts / nominal - 1;
+        var verdict = Math.Abs(off) <= 0.05 ? BandVerdict.Pass : Math.Abs(off) <= 0.10 ? BandVerdict.Caution : BandVerdict.Stop;
+        return new VerdictRow("volts", "Volts running", new Measure(volts, QuantityKind.Voltage), new Measure(nominal, QuantityKind.Voltage), band, verdict, Phrase.Of($"{off:Fraction} off nominal."), Ratio(volts, nominal, "V"));
+    }
+
+    private static double Nominal(double plateV) => plateV switch { 115 => 120, _ => plateV };
+
+    private static IEnumerable<VerdictRow> PowerRows(StartUpReadings r, AcUnit unit, LoadAssessment load)
+    {
+        var (predictedW, working) = PredictedPower(r, unit, load);
+        var predictedA = predictedW / (Nominal(unit.SupplyVoltageV) * unit.PowerFactorRun);
+        var plateA = PlateCurrent(unit);
+        var band = Phrase.Of($"within 15 % of predicted and below the plate's {plateA:Current}");
+        var known = r.OutdoorC is not null && r.EnteringC is not null;
+        yield return Row("amps", "Amperes running", r.RunA, predictedA, QuantityKind.Current, r.RunA > plateA);
+        yield return Row("watts", "Watts running", r.RunW, predictedW, QuantityKind.ElectricPower, false);
+
+        VerdictRow Row(string id, string label, double? measured, double predicted, QuantityKind quantity, bool abovePlate)
+        {
+            var expected = new Measure(predicted, quantity);
+            if (measured is not { } value)
+                return new VerdictRow(id, label, null, expected, band, BandVerdict.NotDone, Phrase.Of($"not taken"), working);
+            var off = value / predicted - 1;
+            var verdict = abovePlate ? BandVerdict.Stop : Math.Abs(off) <= 0.15 ? BandVerdict.Pass : BandVerdict.Caution;
+            var words = abovePlate ? Phrase.Of($"Above the plate's {plateA:Current}.") : Phrase.Of($"{value / predicted:Fraction} of predicted{(known ? "" : "; without the air temperatures the design heat is assumed")}.");
+            return new VerdictRow(id, label, new Measure(value, quantity), expected, band, verdict, words, working);
+        }
+    }
+
+    private static (double Watts, Working Working) PredictedPower(StartUpReadings r, AcUnit unit, LoadAssessment load)
+    {
+        var space = load.Space;
+        var entering = r.EnteringC ?? space.SetpointC;
+        var outdoor = r.OutdoorC ?? load.OutdoorC[load.PeakHour];
+        var wet = EnteringWetBulb(r, entering, space);
+        var full = Performance.FullLoad(unit, outdoor, wet);
+        var watts = unit.SingleSpeed ? full.PowerW : Performance.Operate(unit, full, unit.RatedCapacityW * full.CapacityFactor).PowerW;
+        return (watts, Working.Start().Given("t_o", "outdoor air", outdoor, "°C", Sources.Arithmetic).Given("t_wb", "entering wet bulb", wet, "°C", Sources.Psychrometrics)
+            .Step("P", "P_rated·CapFT·EirFT at full demand", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", watts, "W", unit.SingleSpeed ? Sources.RooftopCurve : Sources.InverterCurve).Done());
+    }
+
+    private static double EnteringWetBulb(StartUpReadings r, double entering, SpaceDescription space)
+    {
+        var pressure = space.Weather.PressurePa;
+        return MoistAir.WetBulb(entering, MoistAir.RatioFromRh(entering, r.EnteringRhPct ?? space.SetpointRhPct, pressure), pressure);
+    }
+
+    private static VerdictRow SplitRow(StartUpReadings r, AcUnit unit, LoadAssessment load)
+    {
+        var space = load.Space;
+        var entering = r.EnteringC ?? space.SetpointC;
+        var pressure = space.Weather.PressurePa;
+        var ratio = MoistAir.RatioFromRh(entering, r.EnteringRhPct ?? space.SetpointRhPct, pressure);
+        var full = Performance.FullLoad(unit, r.OutdoorC ?? load.OutdoorC[load.PeakHour], MoistAir.WetBulb(entering, ratio, pressure));
+        var flow = 0.05e-3 * unit.RatedCapacityW;
+        var coil = Capacity.Coil(entering, ratio, full.CapacityW, flow, pressure);
+        var mass = flow / MoistAir.SpecificVolume(entering, ratio, pressure);
+        var expected = coil.SensibleW / (mass * MoistAir.HeatCapacity(ratio));
+        var band = Phrase.Of($"within 20 % or 2 K of expected");
+        var working = Working.Start().Given("V̇", "air flow, 0.05 m³/s for each kW rated", flow, "m³/s", Sources.Trade)
+            .Step("q_s", "coil split by bypass factor", $"Q {full.CapacityW:0} W", coil.SensibleW, "W", Sources.Coil)
+            .Step("Δt", "q_s/(ṁ·c_p)", $"{coil.SensibleW:0}/({mass:0.####} × {MoistAir.HeatCapacity(ratio):0})", expected, "K", Sources.AirSide).Done();
+        if (r.EnteringC is null || r.LeavingC is not { } leaving)
+            return new VerdictRow("split", "Air in less air out", null, new Measure(expected, QuantityKind.TemperatureDifference), band, BandVerdict.NotDone, Phrase.Of($"not taken"), working);
+        var split = entering - leaving;
+        var share = split / expected;
+        var verdict = Math.Abs(split - expected) <= 2 || share is >= 0.8 and <= 1.2 ? BandVerdict.Pass : share < 0.5 ? BandVerdict.Stop : BandVerdict.Caution;
+        var words = share < 0.8 && verdict != BandVerdict.Pass
+            ? Phrase.Of($"Too little: {share:Fraction} of expected. Valve shut, low charge, or an inverter-driven unit turned down.")
+            : share > 1.2 && verdict != BandVerdict.Pass ? Phrase.Of($"Too much: {share:Fraction} of expected. Dirty filter or slow fan.") : Phrase.Of($"{share:Fraction} of expected.");
+        return new VerdictRow("split", "Air in less air out", new Measure(split, QuantityKind.TemperatureDifference), new Measure(expected, QuantityKind.TemperatureDifference), band, verdict, words, working);
+    }
+
+    /// <summary>Highest running current by the plate rules where the plate gives none: 1.25 × RLA and fan, or 1.25 × the current at the highest capacity.</summary>
+    public static double PlateCurrent(AcUnit unit)
+    {
+        if (unit.SingleSpeed)
+            return 1.25 * unit.RlaA + unit.FanPowerW / (0.85 * unit.SupplyVoltageV);
+        var most = Performance.Operate(unit, Performance.FullLoad(unit, 35, 19 + 4.0 / 9), unit.MaxCapacityW).PowerW;
+        return 1.25 * most / (unit.SupplyVoltageV * unit.PowerFactorRun);
+    }
+
+    private static Working Ratio(double measured, double expected, string unit) =>
+        Working.Start().Given("measured", "reading", measured, unit, Sources.Arithmetic).Step("ratio", "measured/expected", $"{measured:0.##}/{expected:0.##}", measured / expected, "", Sources.VerdictBands).Done();
+}

@@ -1,0 +1,227 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Start;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Energy;
+
+/// <summary>What the Energy station needs of the design.</summary>
+public sealed record EnergyInputs(SurveyDesign Survey, LoadDesign Load, UnitDesign UnitDesign, AcUnit Unit, EnergyDesign Energy, double ReserveSoc)
+{
+    /// <summary>A settled model to begin from, where there is one.</summary>
+    public ThermalSpace? Warm { get; init; }
+}
+
+/// <summary>The Energy station: the design day and night in time.</summary>
+public static class EnergyStation
+{
+    private const double GraceHours = 0.5;
+    private const double ToleranceK = 0.5;
+    private static readonly double[] OwnerSetpointsC = [22, 24, 26, 28];
+
+    /// <summary>Runs the day, judges the aim, finds ways out and sets the hand budget beside it.</summary>
+    public static EnergyAssessment Assess(EnergyInputs inputs)
+    {
+        var run = DayRun.Prepare(inputs.Survey, inputs.Load, inputs.Energy, inputs.UnitDesign, inputs.Unit, inputs.Warm, thermostat: true);
+        var (result, energyCase, hours) = run.Run();
+        var aim = Aim.Judge(result, energyCase, hours, inputs);
+        var hasBattery = inputs.Survey.Sources.Battery.Fitted;
+        var ways = aim.Failed ? WaysOut(inputs, aim) : [];
+        var ledger = result.Ledger;
+        var need = ledger.AirconWh + ledger.DcLoadWh + ledger.AcLoadWh + ledger.InverterLossWh;
+        var budget = Budget(inputs, result, need);
+        var findings = Findings(inputs, result, aim, ways, budget, hasBattery).ToList();
+        return new EnergyAssessment(
+            Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), Points(result, energyCase, hours, run.StepS),
+            aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
+            hasBattery ? OwnerTable(inputs) : [], result.GeneratorHours, result.FuelLitres);
+    }
+
+    private sealed record Aim(double WindowHours, double HeldHours, double? FailureHour, string Cause, double CabinAtEndC, double WorstC, double LowestSoc)
+    {
+        public bool Failed => HeldHours < WindowHours - 0.05;
+
+        public static Aim Judge(EnergyResult result, EnergyCase energyCase, double[] hours, EnergyInputs inputs)
+        {
+            var design = inputs.Energy;
+            var step = energyCase.StepS / 3600;
+            double held = 0, worst = double.MinValue, lowest = 1;
+            var last = double.NaN;
+            double? failure = null;
+            var cause = "";
+            for (var k = 0; k < hours.Length; k++)
+            {
+                if (!Day.Within(hours[k], design.From, design.To))
+                    continue;
+                var into = (hours[k] - design.From + 24) % 24;
+                last = result.AirC[k];
+                lowest = Math.Min(lowest, result.Soc[k]);
+                var warm = result.AirC[k] > design.HoldC + ToleranceK + (inputs.Unit.SingleSpeed ? ToleranceK : 0);
+                var low = inputs.Survey.Sources.Battery.Fitted && energyCase.ShoreW is null && result.Soc[k] <= inputs.ReserveSoc;
+                if (into > GraceHours)
+                    worst = Math.Max(worst, result.AirC[k]);
+                if (!low && (!warm || into <= GraceHours))
+                {
+                    held += step;
+                    continue;
+                }
+                failure ??= hours[k];
+                if (cause.Length == 0)
+                    cause = low ? "the bank reaches its reserve" : result.Mode[k] is RunMode.Standby or RunMode.Blocked or RunMode.Off && result.AirconW[k] < inputs.Unit.RatedPowerW * 0.2
+                        ? "the sources cannot carry the unit" : "the unit is at its full power";
+            }
+            return new Aim(Day.Length(design.From, design.To), Math.Min(held, Day.Length(design.From, design.To)), failure, cause, last, worst, lowest);
+        }
+    }
+
+    private static Verdict Say(EnergyInputs inputs, Aim aim, EnergyResult result, List<Finding> findings, bool hasBattery)
+    {
+        var design = inputs.Energy;
+        var headline = aim.Failed
+            ? Phrase.Of($"Falls short by {aim.WindowHours - aim.HeldHours:Hours}: {aim.Cause} at {aim.FailureHour ?? 0:HourOfDay}.")
+            : hasBattery
+                ? result.CutOffHour is { } dark
+                    ? Phrase.Of($"Holds all {aim.WindowHours:Hours}, but the bank is empty at {inputs.Energy.StartHour + dark:HourOfDay}.")
+                    : Phrase.Of($"Holds all {aim.WindowHours:Hours} and keeps {aim.LowestSoc:Fraction} in the bank.")
+                : Phrase.Of($"Holds all {aim.WindowHours:Hours}.");
+        var detail = hasBattery
+            ? Phrase.Of($"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.HoldC:Temperature}; the cabin ends at {aim.CabinAtEndC:Temperature}. A day later the bank stands at {result.EndSoc:Fraction}.")
+            : Phrase.Of($"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.HoldC:Temperature}; the warmest it gets is {aim.WorstC:Temperature}.");
+        return new Verdict(Verdict.Worst(findings), headline, detail);
+    }
+
+    private static IEnumerable<Finding> Findings(EnergyInputs inputs, EnergyResult result, Aim aim, List<Remedy> ways, BudgetComparison budget, bool hasBattery)
+    {
+        if (aim.Failed)
+            yield return new Finding("energy.aim", aim.HeldHours < 0.5 * aim.WindowHours ? Severity.Stop : Severity.Caution, Phrase.Of($"Held {aim.HeldHours:Hours} of {aim.WindowHours:Hours}: {aim.Cause} at {aim.FailureHour ?? 0:HourOfDay}."), ways);
+        else if (hasBattery && aim.LowestSoc < inputs.ReserveSoc + 0.05)
+            yield return Finding.Of("energy.near-reserve", Severity.Caution, $"The bank falls to {aim.LowestSoc:Fraction}, close to the reserve of {inputs.ReserveSoc:Fraction}.");
+        if (result.CutOffHour is not null && hasBattery)
+            yield return Finding.Of("energy.cut-off", Severity.Stop, $"Everything goes dark {result.CutOffHour.Value:Hours} after the day begins.");
+        if (hasBattery && result.EndSoc < inputs.Energy.StartSoc - 0.05)
+            yield return Finding.Of("energy.sinks", Severity.Caution, $"The day ends with {result.EndSoc:Fraction} in the bank where it began with {inputs.Energy.StartSoc:Fraction}: each day starts lower.");
+        if (result.Ledger.CurtailedWh > 0.2 * result.Ledger.PvAvailableWh && result.Ledger.PvAvailableWh > 0)
+            yield return Finding.Of("energy.curtailed", Severity.Note, $"{result.Ledger.CurtailedWh:Energy} of the sun find no taker: cool more by day, or fit fewer modules.");
+        if (Math.Abs(budget.HandWh / budget.SimulatedWh - 1) > 0.25)
+            yield return Finding.Of("budget.disagrees", Severity.Note, $"By hand one would budget {budget.HandWh:Energy}, the simulation finds {budget.SimulatedWh:Energy}: the duty is {budget.FoundDuty:Fraction}, not {budget.GuessedDuty:Fraction}.");
+        if (result.GeneratorHours > 0)
+            yield return Finding.Of("energy.generator", Severity.Note, $"The generator runs {result.GeneratorHours:Hours} and burns {result.FuelLitres:Fuel}.");
+        if (inputs.Survey.Sources.Battery is { Fitted: true, Chemistry: Chemistry.Agm or Chemistry.Flooded } && result.MinSoc < 0.5)
+            yield return Finding.Of("battery.deep", Severity.Caution, $"A lead bank taken to {result.MinSoc:Fraction} every night ages fast.");
+    }
+
+    private static List<Remedy> WaysOut(EnergyInputs inputs, Aim before)
+    {
+        var survey = inputs.Survey;
+        var battery = survey.Sources.Battery;
+        var modules = survey.Sources.Modules;
+        var tries = new List<(Phrase Words, EnergyInputs Changed, DesignChange[] Changes)>();
+        if (battery.Fitted && battery.Blocks < 40)
+            tries.Add((Phrase.Of($"{battery.Blocks + 1} battery blocks"), inputs with { Survey = survey with { Sources = survey.Sources with { Battery = battery with { Blocks = battery.Blocks + 1 } } } }, [new("/survey/sources/battery/blocks", battery.Blocks + 1)]));
+        if (survey.Windows.Any(w => w.Cover is not ("quilted" or "opaque")))
+            tries.Add((Phrase.Of($"covers in every window"), inputs with { Survey = survey with { Windows = [.. survey.Windows.Select(w => w with { Cover = "quilted" })] }, Warm = null },
+                [.. survey.Windows.Select((_, i) => new DesignChange($"/survey/windows/{i}/cover", "quilted"))]));
+        if (inputs.Energy.HoldC + 1 <= 35)
+            tries.Add((Phrase.Of($"one degree warmer, {inputs.Energy.HoldC + 1:Temperature}"), inputs with { Energy = inputs.Energy with { HoldC = inputs.Energy.HoldC + 1 } }, [new("/energy/holdC", inputs.Energy.HoldC + 1)]));
+        if (modules.Count > 0)
+            tries.Add((Phrase.Of($"two modules more"), inputs with { Survey = survey with { Sources = survey.Sources with { Modules = modules with { Count = modules.Count + 2 } } } }, [new("/survey/sources/modules/count", modules.Count + 2)]));
+        var gains = new double[tries.Count];
+        Parallel.For(0, tries.Count, i => gains[i] = Held(tries[i].Changed) - before.HeldHours);
+        return [.. tries.Select((t, i) => (t, Gain: gains[i])).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3).Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Changes))];
+    }
+
+    private static double Held(EnergyInputs inputs)
+    {
+        var (result, energyCase, hours) = DayRun.Prepare(inputs.Survey, inputs.Load, inputs.Energy, inputs.UnitDesign, inputs.Unit, inputs.Warm, thermostat: true).Run();
+        return Aim.Judge(result, energyCase, hours, inputs).HeldHours;
+    }
+
+    private static BudgetComparison Budget(EnergyInputs inputs, EnergyResult result, double simulatedWh)
+    {
+        var sources = inputs.Survey.Sources;
+        var unit = inputs.Unit;
+        double Devices(DeviceSupply supply) => inputs.Survey.Devices.Where(d => d.Supply == supply).Sum(d => d.PowerW * (d.From == d.To ? 24 : Day.Length(d.From, d.To)));
+        var withInverter = !unit.IsDc && sources.Inverter.Fitted && sources.Battery.Fitted;
+        var bank = SourceBuilder.Bank(sources.Battery);
+        var perBlock = sources.Battery.Chemistry is Chemistry.Lfp or Chemistry.Nmc ? 12.8 / 12 : 1;
+        var idle = withInverter ? SourceBuilder.Inverter(sources.Inverter).IdleW : 0;
+        var ac = Devices(DeviceSupply.Ac);
+        var dc = Devices(DeviceSupply.Dc);
+        var hand = HandBudget.Of(unit.RatedPowerW, 24, inputs.Energy.HandDuty, ac, dc, withInverter ? 0.90 : 0, idle, bank.NominalVoltage * perBlock, bank.Cell.UsableDepth);
+        var lines = new List<BudgetLine>
+        {
+            new("unit", FormattableString.Invariant($"{unit.RatedPowerW:0} W × 24 h × {inputs.Energy.HandDuty:0%}"), hand.AirconWh),
+            new("devices behind the inverter", FormattableString.Invariant($"{ac:0} Wh"), ac),
+            new("inverter", withInverter ? FormattableString.Invariant($"(unit + devices)/0.90 + {idle:0} W × 24 h") : "none", hand.DcWh - hand.AirconWh - (withInverter ? ac : 0) - dc),
+            new("devices on the battery", FormattableString.Invariant($"{dc:0} Wh"), dc),
+        };
+        return new BudgetComparison(lines, hand.DcWh, simulatedWh, hand.BankAh, inputs.Energy.HandDuty, result.DutyAgainstRated);
+    }
+
+    private static List<SetpointHours> OwnerTable(EnergyInputs inputs)
+    {
+        var run = DayRun.Prepare(inputs.Survey, inputs.Load, inputs.Energy with { StartSoc = 1 }, inputs.UnitDesign, inputs.Unit, inputs.Warm, thermostat: false);
+        var bank = SourceBuilder.Bank(inputs.Survey.Sources.Battery);
+        var energy = (bank.StoredJ(1) - bank.StoredJ(0)) / 3600;
+        var design = inputs.Energy;
+        var rows = new SetpointHours[OwnerSetpointsC.Length];
+        Parallel.For(0, rows.Length, i =>
+        {
+            var (result, energyCase, hours) = run.Run(OwnerSetpointsC[i]);
+            var inWindow = Enumerable.Range(0, hours.Length).Where(k => Day.Within(hours[k], design.From, design.To) && result.Mode[k] != RunMode.Standby).ToList();
+            var unit = inWindow.Count == 0 ? 0 : inWindow.Average(k => result.AirconW[k]);
+            var others = inWindow.Count == 0 ? 0 : inWindow.Average(k => energyCase.AcLoadW[k] + energyCase.DcLoadW[k]);
+            var throughInverter = energyCase.Inverter is not null;
+            var lasting = HoursOnBattery.Of(energy, 1, 1, inputs.ReserveSoc, throughInverter && !inputs.Unit.IsDc ? 0.92 : 1, energyCase.Inverter?.Model.IdleW ?? 0, unit, Math.Max(1, others));
+            rows[i] = new SetpointHours(OwnerSetpointsC[i], unit, lasting, HoursOnBattery.Printed(lasting));
+        });
+        return [.. rows];
+    }
+
+    private static List<EnergyPoint> Points(EnergyResult result, EnergyCase energyCase, double[] hours, int stepS)
+    {
+        var group = 300 / stepS;
+        var points = new List<EnergyPoint>(hours.Length / group);
+        for (var k = 0; k + group <= hours.Length; k += group)
+        {
+            var last = k + group - 1;
+            double Mean(double[] series) => series.AsSpan(k, group).ToArray().Average();
+            points.Add(new EnergyPoint(hours[k], energyCase.OutdoorC[last], result.AirC[last], energyCase.SetpointC[last], Mean(result.PvW), Mean(result.AirconW), Mean(result.LoadW), Mean(result.SourceW), result.Soc[last]));
+        }
+        return points;
+    }
+
+    private static List<Figure> Figures(EnergyInputs inputs, EnergyResult result, Aim aim, double need, bool hasBattery)
+    {
+        var ledger = result.Ledger;
+        var sources = inputs.Survey.Sources;
+        var balance = Working.Start()
+            .Given("E_unit", "unit", ledger.AirconWh, "Wh", inputs.Unit.SingleSpeed ? Sources.RooftopCurve : Sources.InverterCurve)
+            .Given("E_dc", "devices on the battery", ledger.DcLoadWh, "Wh", Sources.Arithmetic)
+            .Given("E_ac", "devices on the inverter", ledger.AcLoadWh, "Wh", Sources.Arithmetic)
+            .Given("E_inv", "inverter losses", ledger.InverterLossWh, "Wh", Sources.InverterLoss)
+            .Step("E", "sum", $"{ledger.AirconWh:0} + {ledger.DcLoadWh:0} + {ledger.AcLoadWh:0} + {ledger.InverterLossWh:0}", need, "Wh", Sources.EnergyBalance).Done();
+        var figures = new List<Figure>
+        {
+            new("Hours held", aim.HeldHours, QuantityKind.Hours, Working.Start()
+                .Given("window", "hours asked", aim.WindowHours, "h", Sources.EnergyBalance)
+                .Step("h", "steps with cabin ≤ set-point + 0.5 K and charge above the reserve", $"reserve {inputs.ReserveSoc:0%}", aim.HeldHours, "h", Sources.EnergyBalance).Done()),
+            new("The day takes", need, QuantityKind.Energy, balance),
+            new("The sun gives", ledger.PvAvailableWh, QuantityKind.Energy, Working.Start()
+                .Step("P", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{sources.Modules.Count} × {sources.Modules.RatedW} W, f {Modules.TypicalLosses}", ledger.PvAvailableWh, "Wh/day", Sources.Modules)
+                .Given("T_c", "T_a + k·G, k", Modules.RossCoefficient(sources.Modules.Mounting), "K·m²/W", Sources.CellTemperature).Done()),
+        };
+        if (hasBattery)
+        {
+            var bank = SourceBuilder.Bank(sources.Battery);
+            figures.Add(new Figure("Lowest charge", result.MinSoc, QuantityKind.Fraction, Working.Start()
+                .Step("Q", "Ah·f_T·age", $"{bank.AmpHours:0} Ah at {bank.TemperatureC} °C, {sources.Battery.CapacityLeft:0%} left", bank.CapacityAh, "Ah", Sources.Battery)
+                .Step("E", "∫OCV dQ", $"{bank.Cells} cells", (bank.StoredJ(1) - bank.StoredJ(0)) / 3600, "Wh", Sources.Battery)
+                .Step("s_min", "lowest of the run", $"start {inputs.Energy.StartSoc:0%}", result.MinSoc, "", Sources.EnergyBalance).Done()));
+        }
+        return figures;
+    }
+}

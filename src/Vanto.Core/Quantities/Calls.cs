@@ -1,0 +1,17 @@
+using System.Reflection;
+
+namespace Vanto.Core.Quantities;
+
+/// <summary>What the members of enumerations are called on screen.</summary>
+public static class Calls
+{
+    /// <summary>The words of one member.</summary>
+    public static string Name<T>(T value) where T : struct, Enum => Name(typeof(T), value.ToString());
+
+    /// <summary>The words of one member by its name.</summary>
+    public static string Name(Type type, string member) =>
+        type.GetField(member)?.GetCustomAttribute<CalledAttribute>()?.Name ?? Spaced(member);
+
+    private static string Spaced(string name) =>
+        string.Concat(name.Select((c, i) => i > 0 && char.IsUpper(c) ? " " + char.ToLowerInvariant(c) : char.ToLowerInvariant(c).ToString()));
+}

@@ -1,0 +1,76 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Start;
+
+/// <summary>The rush into the capacitors of an inverter-driven unit when it is switched on; typical figures, common practice.</summary>
+public sealed record Precharge(double PeakA, double TauS, Working Working)
+{
+    /// <summary>Rush of a unit at a voltage.</summary>
+    public static Precharge Of(AcUnit unit, double volts)
+    {
+        var (ohm, farad) = unit.IsDc ? (25.0, 4700e-6) : volts < 150 ? (30.0, 1500e-6) : (47.0, 680e-6);
+        var peak = (unit.IsDc ? volts : Math.Sqrt(2) * volts) / ohm;
+        return new Precharge(peak, ohm * farad, Working.Start()
+            .Step("I_peak", unit.IsDc ? "V/R_pre" : "√2·V/R_pre", $"{volts:0.#} V, {ohm} Ω", peak, "A", Sources.Trade)
+            .Step("τ", "R_pre·C", $"{ohm} × {farad}", ohm * farad, "s", Sources.Trade).Done());
+    }
+
+    /// <summary>The first second.</summary>
+    public IReadOnlyList<TracePoint> Trace(double volts) =>
+        [.. Enumerable.Range(0, 500).Select(i => i * 0.002).Select(t => new TracePoint(t, PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), volts, 0))];
+}
+
+/// <summary>Units that run straight on the bank.</summary>
+internal static class DcStart
+{
+    public static StartAssessment Assess(SurveyDesign survey, StartDesign design, AcUnit unit, double outdoorC)
+    {
+        var battery = survey.Sources.Battery;
+        if (!battery.Fitted)
+            throw new InputException("survey.sources.battery", "none", $"{unit.Id} runs straight on a battery bank, and none is on board.");
+        var bank = SourceBuilder.Bank(battery);
+        var findings = new List<Finding>();
+        if (Math.Abs(bank.NominalVoltage / unit.SupplyVoltageV - 1) > 0.10)
+            findings.Add(new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants a {unit.SupplyVoltageV:Voltage} bank; this one has {bank.NominalVoltage:Voltage}."), Matching(unit, bank)));
+        var most = Performance.Operate(unit, Performance.FullLoad(unit, outdoorC, 19.44), double.MaxValue).PowerW;
+        var others = survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Dc).ToList();
+        var total = most + others.Sum(d => d.PowerW);
+        var cable = SourceBuilder.BankCableOhm(battery);
+        var now = bank.Sag(design.Soc, total, cable);
+        var reserve = bank.Sag(design.ReserveSoc, total, cable);
+        var holds = now is { } n && n.CurrentA <= bank.ContinuousA && !TripAccumulators.UnderDcCutOff(n.Voltage, bank.NominalVoltage);
+        if (!holds)
+            findings.Add(new Finding("start.battery", Severity.Stop, now is { } s
+                ? Phrase.Of($"At full power it draws {s.CurrentA:Current} from a bank that gives {bank.ContinuousA:Current}; {s.Voltage:Voltage} are left.")
+                : Phrase.Of($"The bank cannot deliver {total:ElectricPower} at all."),
+                [new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{battery.Blocks + 1} in parallel"), [new DesignChange("/survey/sources/battery/blocks", battery.Blocks + 1)])]));
+        else if (reserve is not { } r || TripAccumulators.UnderDcCutOff(r.Voltage, bank.NominalVoltage))
+            findings.Add(Finding.Of("start.at-reserve", Severity.Caution, $"At the reserve of {design.ReserveSoc:Fraction} the voltage falls under the cut-off when it runs at full power."));
+        var precharge = Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc));
+        findings.Add(Finding.Of("start.soft-by-nature", Severity.Note, $"A DC unit has no locked rotor: {precharge.PeakA:Current} charge its capacitors, then it climbs in a minute."));
+        var current = now?.CurrentA ?? 0;
+        var voltage = now?.Voltage ?? 0;
+        var working = Working.Start()
+            .Given("P_max", "input at its highest capacity and the design heat, with neighbours", total, "W", Sources.InverterCurve)
+            .Given("U", "open-circuit voltage of the bank", bank.OpenCircuitVoltage(design.Soc), "V", Sources.Battery)
+            .Given("R", "bank and cable", bank.Resistance(design.Soc) + cable, "Ω", Sources.Battery)
+            .Step("I", "(U − √(U² − 4RP))/2R", $"P {total:0} W", current, "A", Sources.Arithmetic).Done();
+        return new StartAssessment(
+            new Verdict(Verdict.Worst(findings),
+                findings.Any(f => f.Level == Severity.Stop) ? findings.First(f => f.Level == Severity.Stop).Words : Phrase.Of($"Starts softly on the bank and draws at most {current:Current} of {bank.ContinuousA:Current}."),
+                Phrase.Of($"At full power the bank stands at {voltage:Voltage}.")),
+            findings, [new Figure("Most current, running", current, QuantityKind.Current, working), new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
+            holds && findings.All(f => f.Level != Severity.Stop) ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, holds ? "" : "battery", precharge.Trace(bank.OpenCircuitVoltage(design.Soc)),
+            bank.HasManagementBoard ? [.. BearingCurve.ManagementBoard.Points.Reverse().Select(p => new BearingPoint(p.Seconds, p.Ratio * bank.ContinuousA))] : [],
+            [.. others.Select(d => new StackedLoad(d.Name, d.PowerW, d.PowerW / bank.NominalVoltage, d.MayWait))], [], [],
+            Math.Max(current, precharge.PeakA), bank.ContinuousA, current, voltage, bank.NominalVoltage, current / bank.ContinuousA, bank.ContinuousA * bank.NominalVoltage, 2 * bank.ContinuousA * bank.NominalVoltage, null, true);
+    }
+
+    private static List<Remedy> Matching(AcUnit unit, BatteryBank bank) =>
+        [.. UnitCatalogue.All.Where(u => u.IsDc && Math.Abs(bank.NominalVoltage / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(2)
+            .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), [new DesignChange("/unit/chosen", u.Id)]))];
+}

@@ -1,0 +1,58 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Survey;
+
+namespace Vanto.Core.Start;
+
+/// <summary>Makes banks, inverters and sources of what the survey found on board.</summary>
+public static class SourceBuilder
+{
+    /// <summary>The bank.</summary>
+    public static BatteryBank Bank(BatteryDesign battery)
+    {
+        var perTwelve = CellData.Of(battery.Chemistry).CellsPer12V;
+        var cells = (int)Math.Round(battery.NominalV / 12 * perTwelve);
+        return new BatteryBank(battery.Chemistry, cells, battery.BlockAh * battery.Blocks, battery.TemperatureC, battery.CapacityLeft,
+            ageResistance: 1 + 2.5 * (1 - battery.CapacityLeft), continuousA: battery.BlockLimitA is { } limit ? limit * battery.Blocks : null);
+    }
+
+    /// <summary>Losses of the inverter; without a figure it idles at 1 % of its rating.</summary>
+    public static InverterModel Inverter(InverterDesign inverter) => new(inverter.RatedW, inverter.IdleW ?? 0.01 * inverter.RatedW);
+
+    /// <summary>Cable between bank and inverter, both ways, Ω.</summary>
+    public static double BankCableOhm(BatteryDesign battery) => Conductors.LoopOhm(battery.CableM, battery.CableMm2, 30);
+
+    /// <summary>The source asked, derated by place and heat.</summary>
+    /// <exception cref="InputException">It is not on board.</exception>
+    public static PowerSource Source(SourcesDesign sources, PlaceDesign place, SourceChoice on, double soc)
+    {
+        switch (on)
+        {
+            case SourceChoice.Generator when sources.Generator.Fitted:
+                var left = Generators.DerateFactor(place.ElevationM, place.DryBulbC);
+                if (sources.Generator.MaximumW <= sources.Generator.RatedW * 1.009)
+                    throw new InputException("survey.sources.generator.maximumW", $"{sources.Generator.MaximumW} W", "the generator's maximum must be above its rating");
+                if (sources.Generator.Kind == GeneratorKind.Inverter && sources.Generator.MaximumW >= 1.495 * sources.Generator.RatedW)
+                    throw new InputException("survey.sources.generator.maximumW", $"{sources.Generator.MaximumW} W", "an inverter generator's maximum is at most 1.49 times its rating");
+                return PowerSource.OfGenerator(sources.Generator.Kind, sources.Generator.OutputV, sources.Generator.RatedW * left, sources.Generator.MaximumW * left);
+            case SourceChoice.Shore when sources.Shore.Fitted:
+                var shore = PowerSource.OfShore(sources.Shore.Volts, sources.Shore.BreakerA, sources.Shore.Volts < 150 ? BreakerFamily.NorthAmerican : BreakerFamily.IecC);
+                return shore with { Impedance = shore.Impedance + Conductors.LoopOhm(sources.Shore.CableM, sources.Shore.CableMm2, 30) };
+            case SourceChoice.Inverter when sources.Inverter.Fitted && sources.Battery.Fitted:
+                var model = Inverter(sources.Inverter);
+                return PowerSource.OfInverter(Class(sources.Inverter.Class), sources.Inverter.OutputV, sources.Inverter.RatedW, new DcSide(Bank(sources.Battery), soc, BankCableOhm(sources.Battery), model));
+            default:
+                throw new InputException("start.on", on.ToString(), on == SourceChoice.Inverter
+                    ? "No inverter with a battery bank is on board; add them in Survey or start on another source."
+                    : $"No {(on == SourceChoice.Generator ? "generator" : "shore power")} is on board; add it in Survey or start on another source.");
+        }
+    }
+
+    /// <summary>The source class of an inverter.</summary>
+    public static SourceClass Class(InverterClass kind) => kind switch
+    {
+        InverterClass.Transformer => SourceClass.TransformerInverter,
+        InverterClass.PowerStation => SourceClass.PowerStation,
+        _ => SourceClass.HighFrequencyInverter,
+    };
+}

@@ -1,0 +1,168 @@
+using System.Numerics;
+using Vanto.Core.Calculators;
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using static Vanto.Core.Quantities.QuantityKind;
+
+namespace Vanto.Core.Start;
+
+/// <summary>A motor's plate.</summary>
+public record MotorInput : DesignPart
+{
+    [Field(Voltage, 50, 500, Label = "Plate voltage")] public double RatedV { get; init; } = 115;
+    [Field(Current, 3, 400, Label = "Locked-rotor current (LRA)")] public double LraA { get; init; } = 63;
+    [Field(Current, 0.5, 100, Label = "Running current (RLA)")] public double RlaA { get; init; } = 12;
+    [Field(Seconds, 0.05, 1.5, Label = "Start time at full voltage")] public double StartTimeS { get; init; } = 0.25;
+}
+
+/// <summary>A start on a source.</summary>
+public sealed record StartVerdictInput : MotorInput
+{
+    [Ask("Source")] public SourceClass Source { get; init; } = SourceClass.HighFrequencyInverter;
+    [Field(Voltage, 100, 250, Label = "Source voltage")] public double SourceV { get; init; } = 120;
+    [Field(ElectricPower, 300, 50000, Label = "Continuous watts of the source", Help = "for shore: volts × breaker amperes")] public double ContinuousW { get; init; } = 2000;
+    [Field(ElectricPower, 300, 60000, Label = "Maximum watts (generators)")] public double MaximumW { get; init; } = 2500;
+    [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
+    [Field(Fraction, 0.40, 0.80, Label = "Soft starter takes away")] public double Reduction { get; init; } = 0.65;
+    [Field(Resistance, 0, 3, Label = "Cable to the unit")] public double LineOhm { get; init; } = 0.05;
+    [Field(ElectricPower, 0, 20000, Label = "Other loads on")] public double OthersW { get; init; } = 130;
+    [Field(Seconds, 0, 3600, Label = "Compressor has rested")] public double RestedS { get; init; } = 600;
+}
+
+/// <summary>Inputs of <see cref="StartCalculators.SoftStarterCurrent"/>.</summary>
+public sealed record SoftStarterInput : DesignPart
+{
+    [Field(Current, 3, 400, Label = "Locked-rotor current (LRA)")] public double LraA { get; init; } = 63;
+    [Field(Current, 0.5, 100, Label = "Running current (RLA)")] public double RlaA { get; init; } = 12;
+    [Field(Fraction, 0.40, 0.80, Label = "Takes away")] public double Reduction { get; init; } = 0.65;
+    [Field(Seconds, 0, 2, Label = "Time")] public double TimeS { get; init; } = 0.3;
+}
+
+/// <summary>Inputs of <see cref="StartCalculators.AllowedTime"/>.</summary>
+public sealed record AllowedTimeInput : DesignPart
+{
+    [Ask("Source")] public SourceClass Source { get; init; } = SourceClass.HighFrequencyInverter;
+    [Field(QuantityKind.Number, 0.1, 20, Label = "Load as a multiple of its rating")] public double Ratio { get; init; } = 1.3;
+}
+
+/// <summary>Inputs of <see cref="StartCalculators.InverterDrivenStart"/>.</summary>
+public sealed record PrechargeInput : DesignPart
+{
+    [Field(Voltage, 10, 500, Label = "Supply voltage")] public double Volts { get; init; } = 120;
+    [Ask("Direct current")] public bool Dc { get; init; }
+    [Field(QuantityKind.Number, 0.001, 1000, Label = "Pre-charge resistor, Ω")] public double ResistorOhm { get; init; } = 30;
+    [Field(QuantityKind.Number, 1, 100000, Label = "Capacitor, µF")] public double CapacitorMicrofarad { get; init; } = 1500;
+}
+
+/// <summary>Calculations of starts, for the Bench and the API.</summary>
+public static class StartCalculators
+{
+    /// <summary>Motor from its plate.</summary>
+    [Calculator("motor-model", "Motor from its plate", "How long and how hard a compressor pulls", SourceIds = [nameof(Sources.MotorModel)])]
+    public static CalculationResult Motor(MotorInput i)
+    {
+        var m = MotorModel.FromNameplate(i.RatedV, i.LraA, i.RlaA, startTimeS: i.StartTimeS);
+        return new ResultBuilder()
+            .Step("R1", "Stator resistance", "Z·pf − R2", $"Z {i.RatedV / i.LraA:0.####} Ω", m.R1, Resistance, Sources.MotorModel)
+            .Step("R2", "Rotor resistance", "0.30·Z·pf", $"Z {i.RatedV / i.LraA:0.####} Ω", m.R2, Resistance, Sources.MotorModel)
+            .Step("X", "Reactance", "Z·√(1 − pf²)", $"pf 0.80", m.X, Resistance, Sources.MotorModel)
+            .Step("n", "Running speed", "1 − R2/(A − R1)", $"RLA {i.RlaA} A", m.RunSpeed, Fraction, Sources.MotorModel)
+            .Step("T", "Running torque", "I₂²·R2/s", $"synchronous watts", m.RunTorqueW, ElectricPower, Sources.MotorModel)
+            .Step("M", "Inertia, W·s", "t₀/∫dn/(T_m − T_L)", $"t₀ {i.StartTimeS} s", m.InertiaWs, QuantityKind.Number, Sources.MotorModel).Done();
+    }
+
+    /// <summary>Verdict on a start.</summary>
+    [Calculator("start-verdict", "Will it start?", "Starts or trips, when and why", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves), nameof(Sources.FirstPeak)])]
+    public static CalculationResult Verdict(StartVerdictInput i)
+    {
+        var start = Case(i);
+        var result = StartVerdict.Of(start);
+        return new ResultBuilder().Words("outcome", "Outcome", Calls.Name(result.Outcome) + (result.Cause.Length > 0 ? ": " + result.Cause : ""))
+            .Step("I_max", "Most current", "E/(Z_s + 1/Y), at most what the source gives", $"E {i.SourceV} V", result.MaxA, Current, Sources.MotorModel)
+            .Step("I_peak", "First peak", "κ·√2·I_max", $"I_max {result.MaxA:0.##}", result.PeakA, Current, Sources.FirstPeak)
+            .Step("t", result.TripS is null ? "Start time" : "Trips after", "0.5 ms steps", $"speed from the torques", (result.TripS ?? result.StartS ?? 0) * 1000 / 1000, Seconds, Sources.MotorModel)
+            .Step("V", "Volts left at the compressor", "V_t − Z_line·I_m", $"line {i.LineOhm} Ω", result.MinCompressorV, Voltage, Sources.MotorModel)
+            .Step("Used", "Used of what it bears", "Σ Δt/allowed", $"I_cont {start.Source.ContinuousA:0.##} A", result.Used, Fraction, Sources.SurgeCurves)
+            .Step("I_run", "Runs on", "(P + jQ)/V", $"RLA {i.RlaA} A", result.RunA, Current, Sources.MotorModel).Done();
+    }
+
+    /// <summary>Largest motor that starts.</summary>
+    [Calculator("largest-lra", "Largest motor that starts", "How large a compressor this source starts", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves)])]
+    public static CalculationResult LargestLra(StartVerdictInput i)
+    {
+        var largest = StartVerdict.LargestLra(Case(i), f => MotorModel.FromNameplate(i.RatedV, i.LraA * f, i.RlaA * f, startTimeS: i.StartTimeS));
+        return new ResultBuilder().Step("LRA_max", "Largest locked-rotor current", "LRA and RLA scaled together until it no longer starts", $"LRA : RLA = {i.LraA} : {i.RlaA}", largest, Current, Sources.MotorModel).Done();
+    }
+
+    /// <summary>Reduction needed.</summary>
+    [Calculator("needed-reduction", "Soft starter needed", "The least reduction that starts", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves)])]
+    public static CalculationResult NeededReduction(StartVerdictInput i)
+    {
+        var needed = StartVerdict.NeededReduction(Case(i));
+        return needed is { } ρ
+            ? new ResultBuilder().Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts; 0 without", $"{i.ContinuousW} W", ρ, Fraction, Sources.MotorModel).Done()
+            : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter is enough").Judge(Finding.Of("start.cannot-run", Severity.Stop, $"Usually the running current is already too much.")).Done();
+    }
+
+    /// <summary>Soft starter in time.</summary>
+    [Calculator("soft-starter-current", "Soft starter in time", "What a soft starter lets through", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.Trade)])]
+    public static CalculationResult SoftStarterCurrent(SoftStarterInput i) => (1 - i.Reduction) * i.LraA < 1.2 * i.RlaA
+        ? throw new InputException("reduction", $"{i.Reduction}", FormattableString.Invariant($"reduction: the limit of {(1 - i.Reduction) * i.LraA:0.#} A is below the running current of {i.RlaA} A"))
+        : new ResultBuilder().Step("I", "Current", "ramp 0.15 s, hold 0.25 s, decay 0.06 s", $"limit (1 − {i.Reduction}) × {i.LraA}", StartSimulation.SoftCurrent(i.TimeS, i.LraA, i.RlaA, i.Reduction), Current, Sources.MotorModel).Done();
+
+    /// <summary>How long an overload is borne.</summary>
+    [Calculator("allowed-time", "How long an overload is borne", "Seconds until a source gives up", SourceIds = [nameof(Sources.SurgeCurves), nameof(Sources.Breakers)])]
+    public static CalculationResult AllowedTime(AllowedTimeInput i)
+    {
+        var curve = i.Source switch
+        {
+            SourceClass.TransformerInverter => BearingCurve.TransformerInverter,
+            SourceClass.PowerStation => BearingCurve.PowerStation,
+            SourceClass.InverterGenerator => BearingCurve.InverterGenerator(1800, 2200),
+            SourceClass.ConventionalGenerator => BearingCurve.ConventionalGenerator(2800, 3500),
+            SourceClass.Shore => BearingCurve.BreakerNaMin,
+            _ => BearingCurve.HighFrequencyInverter,
+        };
+        var seconds = curve.AllowedSeconds(i.Ratio);
+        return double.IsInfinity(seconds)
+            ? new ResultBuilder().Words("t", "Borne for", "as long as you like").Done()
+            : new ResultBuilder().Step("t", "Borne for", "log-log between the curve's points", $"{Calls.Name(i.Source)}, {i.Ratio} × rating", seconds, Seconds, Sources.SurgeCurves).Done();
+    }
+
+    /// <summary>Pre-charge rush.</summary>
+    [Calculator("inverter-driven-start", "Rush of an inverter-driven unit", "What flows when it is plugged in", SourceIds = [nameof(Sources.Trade)])]
+    public static CalculationResult InverterDrivenStart(PrechargeInput i)
+    {
+        var peak = (i.Dc ? i.Volts : Math.Sqrt(2) * i.Volts) / i.ResistorOhm;
+        return new ResultBuilder()
+            .Step("I_peak", "First rush", i.Dc ? "V/R" : "√2·V/R", $"{i.Volts} V/{i.ResistorOhm} Ω", peak, Current, Sources.Trade)
+            .Step("τ", "Dies away in", "R·C", $"{i.ResistorOhm} × {i.CapacitorMicrofarad} µF", i.ResistorOhm * i.CapacitorMicrofarad * 1e-6, Milliseconds, Sources.Trade)
+            .Judge(i.Dc && peak > 500 ? Finding.Of("start.dc-inrush", Severity.Caution, $"An arc at the plug and a pitted contactor: fit a pre-charge resistor and switch.") : null).Done();
+    }
+
+    private static StartCase Case(StartVerdictInput i) => new()
+    {
+        Motor = MotorModel.FromNameplate(i.RatedV, i.LraA, i.RlaA, startTimeS: i.StartTimeS),
+        Source = i.Source switch
+        {
+            SourceClass.Shore => PowerSource.OfShore(i.SourceV, i.ContinuousW / i.SourceV, i.SourceV < 150 ? BreakerFamily.NorthAmerican : BreakerFamily.IecC),
+            SourceClass.InverterGenerator or SourceClass.ConventionalGenerator => Generator(i),
+            _ => PowerSource.OfInverter(i.Source, i.SourceV, i.ContinuousW),
+        },
+        Remedy = i.Remedy,
+        Reduction = i.Reduction,
+        Line = new Complex(i.LineOhm, 0),
+        SecondsOff = i.RestedS,
+        Neighbours = i.OthersW > 0 ? [new NeighbourLoad("other loads", i.OthersW, 0.85, false)] : [],
+    };
+
+    private static PowerSource Generator(StartVerdictInput i)
+    {
+        var most = i.Source == SourceClass.InverterGenerator ? 1.49 : 2.0;
+        var ratio = i.MaximumW / i.ContinuousW;
+        return ratio is > 1.005 && ratio <= most
+            ? PowerSource.OfGenerator(i.Source == SourceClass.InverterGenerator ? GeneratorKind.Inverter : GeneratorKind.Conventional, i.SourceV, i.ContinuousW, i.MaximumW)
+            : throw new InputException("maximumW", $"{i.MaximumW} W", FormattableString.Invariant($"maximumW must be 1.01 to {most} times the continuous watts; got {ratio:0.00} times"));
+    }
+}

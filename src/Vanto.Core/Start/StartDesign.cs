@@ -1,0 +1,38 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Start;
+
+/// <summary>Which source on board is asked.</summary>
+public enum SourceChoice { [Called("inverter")] Inverter, [Called("generator")] Generator, [Called("shore")] Shore }
+
+/// <summary>What the Start station is told.</summary>
+public sealed record StartDesign : DesignPart
+{
+    [Ask("Starts on")] public SourceChoice On { get; init; } = SourceChoice.Inverter;
+    [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
+    [Field(QuantityKind.Fraction, 0.40, 0.80, Label = "Soft starter takes away", Help = "of the locked-rotor current; 60 to 75 % on the market")] public double Reduction { get; init; } = 0.65;
+    [Field(QuantityKind.Fraction, 0.05, 1, Label = "Battery charge at the start")] public double Soc { get; init; } = 0.8;
+    [Field(QuantityKind.Fraction, 0, 0.8, Label = "Keep in reserve")] public double ReserveSoc { get; init; } = 0.2;
+    [Field(QuantityKind.Seconds, 0, 3600, Label = "Compressor has rested")] public double RestedS { get; init; } = 600;
+    [Field(QuantityKind.Length, 0, 60, Label = "Cable to the unit, one way")] public double CableM { get; init; } = 5;
+    [Field(QuantityKind.ConductorArea, 0.5, 60, Label = "Size of that cable")] public double CableMm2 { get; init; } = 3.31;
+}
+
+/// <summary>One line of a comparison: what is tried and how it ends.</summary>
+public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double Used, IReadOnlyList<DesignChange> Changes);
+
+/// <summary>A neighbour in the stack, with what it draws.</summary>
+public sealed record StackedLoad(string Name, double PowerW, double CurrentA, bool MayWait);
+
+/// <summary>A time in s and the current in A that the source bears for that long.</summary>
+public sealed record BearingPoint(double Seconds, double CurrentA);
+
+/// <summary>A moment of the trace for drawing.</summary>
+public sealed record TracePoint(double Seconds, double SourceA, double CompressorA, double Volts, double Speed);
+
+/// <summary>Result of the Start station.</summary>
+public sealed record StartAssessment(
+    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, StartOutcome Outcome, string Cause, IReadOnlyList<TracePoint> Trace, IReadOnlyList<BearingPoint> Bears,
+    IReadOnlyList<StackedLoad> Neighbours, IReadOnlyList<StartTrial> Remedies, IReadOnlyList<StartTrial> Stacking, double MaxA, double LimitA, double RunA, double RunV, double SourceV, double Used,
+    double ContinuousW, double SurgeW, double? NeededReduction, bool InverterDriven);

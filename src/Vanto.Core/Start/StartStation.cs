@@ -1,0 +1,285 @@
+using System.Numerics;
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Start;
+
+/// <summary>The Start station: will the chosen unit start on the source asked, with what is on beside it?</summary>
+public static class StartStation
+{
+    private const double FanPowerFactor = 0.85;
+    private const double DevicePowerFactor = 0.95;
+    private static readonly double[] InverterStepsW = [1000, 1500, 2000, 2500, 3000, 3500, 4000, 5000, 6000, 8000];
+
+    /// <summary>Runs the start, its remedies and the stacking of neighbours.</summary>
+    public static StartAssessment Assess(SurveyDesign survey, StartDesign design, UnitAssessment unitResult, double outdoorC)
+    {
+        var unit = unitResult.Unit;
+        if (unit.IsDc)
+            return DcStart.Assess(survey, design, unit, outdoorC);
+        var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
+        if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
+            return WrongVoltage(unit, source);
+        return unit.SingleSpeed ? SingleSpeed(survey, design, unit, source) : InverterDriven(survey, design, unit, source, outdoorC);
+    }
+
+    /// <summary>Devices that may be on at the start, as neighbours on the AC side.</summary>
+    internal static List<NeighbourLoad> Neighbours(SurveyDesign survey) =>
+        [.. survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Ac).Select(d => new NeighbourLoad(d.Name, d.PowerW, DevicePowerFactor, d.MayWait))];
+
+    private static StartAssessment SingleSpeed(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source)
+    {
+        var motor = Motor(unit, 1);
+        var fan = new NeighbourLoad("its own fan", unit.FanPowerW, FanPowerFactor, false);
+        var neighbours = Neighbours(survey);
+        var start = new StartCase
+        {
+            Motor = motor, Source = source, Remedy = design.Remedy, Reduction = design.Reduction, SecondsOff = design.RestedS,
+            Line = new Complex(Conductors.LoopOhm(design.CableM, design.CableMm2, 30), 0), Neighbours = [fan, .. neighbours],
+        };
+        if (design.Remedy == StartRemedy.SoftStarter && !StartVerdict.ReductionFits(motor, design.Reduction))
+            throw new InputException("start.reduction", $"{design.Reduction:0.00}", FormattableString.Invariant($"a reduction of {design.Reduction:0%} holds the current below what the compressor runs at; at most {1 - 1.2 * unit.RlaA / unit.LraA:0%} fits this unit"));
+        var result = StartVerdict.Of(start, trace: true);
+        var alone = StartSimulation.Run(start with { Neighbours = [fan] });
+        var needed = StartVerdict.NeededReduction(start);
+        var atReserve = source.Dc is { } dc ? StartVerdict.Of(start with { Source = source with { Dc = dc with { Soc = design.ReserveSoc } } }) : null;
+        var largest = StartVerdict.LargestLra(start, factor => Motor(unit, factor));
+        var remedies = Remedies(start, design, motor, needed);
+        var stacking = Stacking(start, fan, neighbours);
+        var findings = SingleSpeedFindings(start, design, result, alone, atReserve, needed, largest, unit, survey).ToList();
+        return new StartAssessment(
+            Say(result, source, findings, design), findings, Figures(start, result, motor, largest, source), result.Outcome, result.Cause,
+            Thin(result.Trace), Bears(source), [.. start.Neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable))],
+            remedies, stacking, result.MaxA, source.LimitA is double.PositiveInfinity ? 0 : source.LimitA, result.RunA, result.RunCompressorV, source.Volts, result.Used,
+            source.ContinuousW, SurgeW(source), needed, false);
+    }
+
+    internal static MotorModel Motor(AcUnit unit, double factor) =>
+        MotorModel.FromNameplate(unit.SupplyVoltageV, unit.LraA * factor, unit.RlaA * factor, unit.PowerFactorLockedRotor, unit.PowerFactorRun, unit.StartTimeS);
+
+    private static Verdict Say(StartResult result, PowerSource source, List<Finding> findings, StartDesign design)
+    {
+        var helped = design.Remedy switch { StartRemedy.SoftStarter => " with its soft starter", StartRemedy.HardStartKit => " with its hard-start kit", _ => "" };
+        var headline = result.Outcome switch
+        {
+            StartOutcome.Starts => Phrase.Of($"Starts on the {Name(source)}{helped}, using {result.Used:Fraction} of what it bears."),
+            StartOutcome.StartsOnlyIfShed => Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}."),
+            StartOutcome.StartsButCannotRun => Phrase.Of($"Starts, but cannot run on: {result.Cause} after {result.TripS ?? 0:Seconds}."),
+            StartOutcome.Stalls => Phrase.Of($"Stalls: {result.Cause}."),
+            _ => Phrase.Of($"Trips after {result.TripS ?? 0:Milliseconds}: {result.Cause}."),
+        };
+        var start = result.StartS is { } s ? Phrase.Of($"It reaches speed in {s:Milliseconds}; at") : Phrase.Of($"At");
+        return new Verdict(Verdict.Worst(findings), headline, Phrase.Of($"{start} most {result.MaxA:Current} flow and {result.MinCompressorV:Voltage} are left at the compressor; then it runs on {result.RunA:Current}."));
+    }
+
+    private static string Name(PowerSource source) => source.Class switch
+    {
+        SourceClass.Shore => "shore pedestal",
+        SourceClass.InverterGenerator or SourceClass.ConventionalGenerator => "generator",
+        SourceClass.PowerStation => "power station",
+        _ => "inverter",
+    };
+
+    private static List<StartTrial> Remedies(StartCase start, StartDesign design, MotorModel motor, double? needed)
+    {
+        var soft = StartVerdict.ReductionFits(motor, design.Reduction) ? design.Reduction : 0.40;
+        var trials = new List<StartTrial>
+        {
+            Trial("none", Phrase.Of($"nothing"), start with { Remedy = StartRemedy.None }, [new DesignChange("/start/remedy", "none")]),
+            Trial("soft", Phrase.Of($"soft starter, {soft:Fraction} less"), start with { Remedy = StartRemedy.SoftStarter, Reduction = soft }, [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", soft)]),
+            Trial("kit", Phrase.Of($"hard-start kit"), start with { Remedy = StartRemedy.HardStartKit }, [new DesignChange("/start/remedy", "hardStartKit")]),
+        };
+        if (needed is > 0 && Math.Abs(needed.Value - soft) > 0.001)
+            trials.Insert(2, Trial("soft-least", Phrase.Of($"soft starter, the least that starts: {needed.Value:Fraction} less"), start with { Remedy = StartRemedy.SoftStarter, Reduction = needed.Value },
+                [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", needed.Value)]));
+        return trials;
+    }
+
+    private static List<StartTrial> Stacking(StartCase start, NeighbourLoad fan, List<NeighbourLoad> neighbours)
+    {
+        var trials = new List<StartTrial> { Trial("alone", Phrase.Of($"the unit alone"), start with { Neighbours = [fan] }, []) };
+        trials.AddRange(neighbours.Select(n => Trial(n.Name, Phrase.Of($"with {n.Name}, {n.PowerW:ElectricPower}"), start with { Neighbours = [fan, n] }, [])));
+        if (neighbours.Count > 1)
+            trials.Add(Trial("all", Phrase.Of($"with all of them, {neighbours.Sum(n => n.PowerW):ElectricPower}"), start, []));
+        return trials;
+    }
+
+    private static StartTrial Trial(string id, Phrase words, StartCase start, IReadOnlyList<DesignChange> changes)
+    {
+        var result = StartSimulation.Run(start);
+        var phrase = result.Outcome switch
+        {
+            StartOutcome.Starts => Phrase.Of($"starts, {result.Used:Fraction} used"),
+            StartOutcome.StartsButCannotRun => Phrase.Of($"starts, then {result.Cause} after {result.TripS ?? 0:Seconds}"),
+            StartOutcome.Stalls => Phrase.Of($"stalls"),
+            _ => Phrase.Of($"trips after {result.TripS ?? 0:Milliseconds}: {result.Cause}"),
+        };
+        return new StartTrial(id, words, result.Outcome, phrase, result.MaxA, result.Used, changes);
+    }
+
+    private static IEnumerable<Finding> SingleSpeedFindings(StartCase start, StartDesign design, StartResult result, StartResult alone, StartResult? atReserve, double? needed, double largest, AcUnit unit, SurveyDesign survey)
+    {
+        var remedies = WaysOut(start, needed, alone, survey).ToList();
+        if (result.Outcome != StartOutcome.Starts)
+            yield return new Finding(Code(result), Severity.Stop, Reason(result, alone), remedies);
+        else if (atReserve is { Outcome: not StartOutcome.Starts })
+            yield return new Finding("start.at-reserve", Severity.Stop, Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause}. It must restart before dawn."), remedies);
+        if (result.Outcome == StartOutcome.Starts && Math.Max(result.Used, result.BatteryUsed) > 0.5)
+            yield return new Finding("start.thin-margin", Severity.Caution, Phrase.Of($"The start uses {Math.Max(result.Used, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor will trip it."), remedies);
+        if (result.Outcome == StartOutcome.Starts && largest < 1.15 * unit.LraA)
+            yield return new Finding("start.largest", Severity.Caution, Phrase.Of($"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LraA:Current}: little is left."), remedies);
+        if (result.BreakerMayTrip)
+            yield return Finding.Of("start.breaker", Severity.Caution, $"The breaker may trip at the start.");
+        if (start.Remedy == StartRemedy.None && BoughtForSurge(start, survey) is { } surge)
+            yield return surge;
+        if (result.Outcome == StartOutcome.Starts && result.MinCompressorV < 0.80 * unit.SupplyVoltageV)
+            yield return Finding.Of("start.low-voltage", Severity.Caution, $"Only {result.MinCompressorV:Voltage} are left at the compressor during the start.");
+        if (result.Outcome == StartOutcome.Starts && result.RunCompressorV < 0.90 * unit.SupplyVoltageV)
+            yield return Finding.Of("start.run-voltage", result.RunCompressorV < 0.85 * unit.SupplyVoltageV ? Severity.Stop : Severity.Caution, $"It runs at {result.RunCompressorV:Voltage}, below 90 % of its plate.");
+        if (start.Source.Class == SourceClass.Shore && result.RunA > 0.8 * start.Source.BreakerA)
+            yield return Finding.Of("start.continuous", Severity.Caution, $"It runs on {result.RunA:Current}, above 80 % of the breaker: too much for hours on end.");
+        if (start.Source.Class is SourceClass.InverterGenerator or SourceClass.ConventionalGenerator && Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC) < 0.93)
+            yield return Finding.Of("source.derate", Severity.Note, $"At this height and heat the generator has {Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC):Fraction} of its label left: {start.Source.ContinuousW:ElectricPower}.");
+    }
+
+    private static string Code(StartResult result) => result.Cause switch
+    {
+        "battery over-current" or "DC under-voltage" or "battery collapse" => "start.battery",
+        _ when result.Outcome == StartOutcome.StartsOnlyIfShed => "start.neighbours",
+        _ when result.Outcome == StartOutcome.StartsButCannotRun => "start.cannot-run",
+        _ => "start.trips",
+    };
+
+    private static Phrase Reason(StartResult result, StartResult alone)
+    {
+        if (result.Outcome == StartOutcome.StartsOnlyIfShed)
+            return Phrase.Of($"Alone it starts; with everything on: {result.Cause}. Switch off {string.Join(" and ", result.Shed)} first.");
+        if (result.Cause is "battery over-current" or "DC under-voltage" or "battery collapse")
+            return Phrase.Of($"The battery cuts off ({result.Cause}) although it holds energy: {result.MaxDcA ?? 0:Current} drawn, {result.MinDcV ?? 0:Voltage} left.");
+        if (result.Outcome == StartOutcome.StartsButCannotRun)
+            return Phrase.Of($"It starts, but the source ends it: {result.Cause}.");
+        return alone.RunA > 0 && result.TripS is { } trip
+            ? Phrase.Of($"The source carries the running current of {alone.RunA:Current} but not the start: {result.MaxA:Current}, {result.Cause} after {trip:Milliseconds}.")
+            : Phrase.Of($"It does not start: {result.Cause}.");
+    }
+
+    private static IEnumerable<Remedy> WaysOut(StartCase start, double? needed, StartResult alone, SurveyDesign survey)
+    {
+        if (needed is > 0 && start.Remedy != StartRemedy.SoftStarter)
+            yield return new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", Math.Max(needed.Value, 0.60))]);
+        if (needed is > 0 && start.Remedy == StartRemedy.SoftStarter && start.Reduction < needed)
+            yield return new Remedy(Phrase.Of($"stronger soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), [new DesignChange("/start/reduction", needed.Value)]);
+        if (start.Source.Dc is not null && SmallestInverter(start) is { } watts && watts > start.Source.ContinuousW)
+            yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"), [new DesignChange("/survey/sources/inverter/ratedW", watts)]);
+        if (alone.Outcome == StartOutcome.Starts)
+            yield return new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), [.. survey.Devices.Select((d, i) => (d, i)).Where(x => x.d.OnAtStart).Select(x => new DesignChange($"/survey/devices/{x.i}/onAtStart", false))]);
+        if (start.Remedy == StartRemedy.None && StartSimulation.Run(start with { Remedy = StartRemedy.HardStartKit }).Outcome == StartOutcome.Starts)
+            yield return new Remedy(Phrase.Of($"hard-start kit"), Phrase.Of($"shortens the surge, not its first peak"), [new DesignChange("/start/remedy", "hardStartKit")]);
+        if (start.Source.Dc is { Bank.HasManagementBoard: true } && survey.Sources.Battery.Blocks < 40)
+            if (StartSimulation.Run(start with { Source = SourceBuilder.Source(survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place, SourceChoice.Inverter, start.Source.Dc.Soc) }).Outcome == StartOutcome.Starts)
+                yield return new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{survey.Sources.Battery.Blocks + 1} in parallel"), [new DesignChange("/survey/sources/battery/blocks", survey.Sources.Battery.Blocks + 1)]);
+    }
+
+    private static double? SmallestInverter(StartCase start) =>
+        InverterStepsW.Cast<double?>().FirstOrDefault(w => StartSimulation.Run(start with { Source = Resized(start.Source, w!.Value) }).Outcome == StartOutcome.Starts);
+
+    private static PowerSource Resized(PowerSource source, double watts) =>
+        PowerSource.OfInverter(source.Class, source.Volts, watts, source.Dc is { } dc ? dc with { Inverter = new InverterModel(watts, 0.01 * watts) } : null);
+
+    private static Finding? BoughtForSurge(StartCase start, SurveyDesign survey)
+    {
+        if (start.Source.Dc is null || StartSimulation.Run(start).Outcome != StartOutcome.Starts || !StartVerdict.ReductionFits(start.Motor, 0.65))
+            return null;
+        if (SmallestInverter(start) is not { } direct || SmallestInverter(start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 }) is not { } soft || soft >= direct)
+            return null;
+        return new Finding("source.bought-for-surge", Severity.Note,
+            Phrase.Of($"Without help it takes an inverter of {direct:ElectricPower} to start; with a soft starter {soft:ElectricPower} do. The rest is bought for half a second."),
+            [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{survey.Sources.Inverter.RatedW - soft:ElectricPower} less inverter"), [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", 0.65)])]);
+    }
+
+    private static StartAssessment InverterDriven(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source, double outdoorC)
+    {
+        var full = Performance.FullLoad(unit, outdoorC, 19.44);
+        var most = Performance.Operate(unit, full, double.MaxValue).PowerW;
+        var line = Conductors.LoopOhm(design.CableM, design.CableMm2, 30);
+        var neighbours = Neighbours(survey);
+        var result = StartVerdict.OfInverterDriven(source, unit.SupplyVoltageV, most, unit.PowerFactorRun, neighbours, line);
+        var precharge = Precharge.Of(unit, source.Volts);
+        var findings = new List<Finding>();
+        if (result.Outcome != StartOutcome.Starts)
+            findings.Add(new Finding(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0 ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), [.. survey.Devices.Select((d, i) => (d, i)).Where(x => x.d.OnAtStart).Select(x => new DesignChange($"/survey/devices/{x.i}/onAtStart", false))])] : Array.Empty<Remedy>()]));
+        findings.Add(Finding.Of("start.soft-by-nature", Severity.Note, $"An inverter-driven unit has no locked rotor: it charges its capacitors with {precharge.PeakA:Current} for {3 * precharge.TauS:Milliseconds}, waits, then climbs in a minute."));
+        var working = Working.Start()
+            .Given("P_max", "input at its highest capacity and the design heat", most, "W", Sources.InverterCurve)
+            .Step("I", "|P + jQ|/V with the neighbours", $"{most:0.#} W at {source.Volts} V", result.RunA, "A", Sources.MotorModel).Done();
+        var ratio = result.RunA / source.ContinuousA;
+        return new StartAssessment(
+            new Verdict(Verdict.Worst(findings),
+                result.Outcome switch
+                {
+                    StartOutcome.Starts => Phrase.Of($"Starts softly on the {Name(source)} and runs within {ratio:Fraction} of it."),
+                    StartOutcome.StartsOnlyIfShed => Phrase.Of($"Runs only without {string.Join(" and ", result.Shed)}."),
+                    _ => Phrase.Of($"Starts, but cannot run on at full power: {result.Cause} after {result.TripS ?? 0:Seconds}."),
+                },
+                Phrase.Of($"At its most it draws {most:ElectricPower}, with what is on beside it {result.RunA:Current} of {source.ContinuousA:Current}.")),
+            findings,
+            [new Figure("Most current, running", result.RunA, QuantityKind.Current, working), new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
+            result.Outcome, result.Cause, precharge.Trace(source.Volts), Bears(source),
+            [.. neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable))],
+            [], [], Math.Max(result.RunA, precharge.PeakA / Math.Sqrt(2)), source.LimitA is double.PositiveInfinity ? 0 : source.LimitA, result.RunA, result.RunCompressorV, source.Volts, ratio,
+            source.ContinuousW, SurgeW(source), null, true);
+    }
+
+    private static StartAssessment WrongVoltage(AcUnit unit, PowerSource source)
+    {
+        var finding = new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants {unit.SupplyVoltageV:Voltage}, the {Name(source)} gives {source.Volts:Voltage}."),
+            [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
+                .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), [new DesignChange("/unit/chosen", u.Id)]))]);
+        return new StartAssessment(new Verdict(StationState.Stop, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), finding.Words), [finding], [],
+            StartOutcome.StartsButCannotRun, "voltage", [], Bears(source), [], [], [], 0, 0, 0, 0, source.Volts, 1, source.ContinuousW, SurgeW(source), null, !unit.SingleSpeed);
+    }
+
+    private static double SurgeW(PowerSource source) => source.Class switch
+    {
+        SourceClass.Shore => source.Volts * source.BreakerA * source.MagneticBand().May,
+        SourceClass.ConventionalGenerator => source.ContinuousW * source.Curve!.Points[2].Ratio,
+        _ => source.ContinuousW * source.LimitRatio,
+    };
+
+    private static List<BearingPoint> Bears(PowerSource source)
+    {
+        var curve = source.Curve ?? source.BreakerBands().Min;
+        var unit = source.ContinuousA;
+        var points = curve.Points.Reverse().Select(p => new BearingPoint(p.Seconds, p.Ratio * unit)).ToList();
+        points.Insert(0, new BearingPoint(0.001, points[0].CurrentA));
+        return points;
+    }
+
+    private static List<TracePoint> Thin(IReadOnlyList<StartMoment> trace) =>
+        [.. trace.Where((_, i) => i % 2 == 0).Select(m => new TracePoint(m.Seconds, m.SourceA, m.CompressorA, m.SourceV, m.Speed))];
+
+    private static List<Figure> Figures(StartCase start, StartResult result, MotorModel motor, double largest, PowerSource source)
+    {
+        var working = Working.Start()
+            .Given("LRA", "locked-rotor current, plate", motor.LraA, "A", Sources.MotorModel)
+            .Given("RLA", "running current, plate", motor.RlaA, "A", Sources.MotorModel)
+            .Step("Z", "V/LRA", $"{motor.RatedV}/{motor.LraA}", motor.RatedV / motor.LraA, "Ω", Sources.MotorModel)
+            .Step("M", "t₀/∫dn/(T_m − T_L)", $"t₀ {motor.StartTimeS} s", motor.InertiaWs, "W·s", Sources.MotorModel)
+            .Step("Z_line", "2·L·ρ/A", $"cable to the unit", start.Line.Real, "Ω", Sources.Copper)
+            .Step("I_max", "E/(Z_s + 1/(Y_o + Y_b)), at most what the source gives", $"E {source.Volts} V", result.MaxA, "A", Sources.MotorModel)
+            .Step("I_peak", "κ·√2·I_max", $"κ·1.414 × {result.MaxA:0.##}", result.PeakA, "A", Sources.FirstPeak)
+            .Step("Used", "Σ Δt/allowed time at I/I_cont", $"I_cont {source.ContinuousA:0.##} A", result.Used, "", Sources.SurgeCurves);
+        if (result.MaxDcA is { } dc)
+            working.Step("I_dc", "(U − √(U² − 4RP))/2R", $"at the highest start power", dc, "A", Sources.InverterLoss).Step("V_dc", "U − R·I", $"at {dc:0.#} A", result.MinDcV ?? 0, "V", Sources.Battery);
+        return
+        [
+            new Figure("Start current", result.MaxA, QuantityKind.Current, working.Done()),
+            new Figure("Volts left at the compressor", result.MinCompressorV, QuantityKind.Voltage, working.Done()),
+            new Figure("Largest locked-rotor current it starts", largest, QuantityKind.Current, Working.Start().Step("LRA_max", "LRA and RLA scaled together until it no longer starts", $"bisected to 0.1 A", largest, "A", Sources.MotorModel).Done()),
+            new Figure("Then it runs on", result.RunA, QuantityKind.Current, Working.Start().Step("I", "(P + jQ)/V with the neighbours", $"V {result.RunCompressorV:0.#}", result.RunA, "A", Sources.MotorModel).Done()),
+        ];
+    }
+}

@@ -1,0 +1,98 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+
+namespace Vanto.Core.Survey;
+
+/// <summary>One face of the rig's box: gross and net of windows, m²; azimuth relative to the nose, degrees.</summary>
+public readonly record struct BoxFace(Side? Side, string Name, double GrossM2, double GlassM2, double TiltDeg, double RelativeAzimuthDeg)
+{
+    /// <summary>Opaque area.</summary>
+    public double NetM2 => GrossM2 - GlassM2;
+}
+
+/// <summary>The box that a survey describes.</summary>
+public static class RigBox
+{
+    /// <summary>Roof, four sides and floor.</summary>
+    /// <exception cref="InputException">Windows larger than their side.</exception>
+    public static IReadOnlyList<BoxFace> Faces(SurveyDesign survey)
+    {
+        var (length, width, height) = (survey.Space.LengthM, survey.Space.WidthM, survey.Space.HeightM);
+        BoxFace Face(Side side, string name, double gross, double tilt, double azimuth) =>
+            new(side, name, gross, survey.Windows.Where(w => w.Side == side).Sum(w => w.WidthM * w.HeightM * w.Count), tilt, azimuth);
+        BoxFace[] faces =
+        [
+            Face(Side.Roof, "roof", length * width, 0, 0),
+            Face(Side.Left, "left side", length * height, 90, 270),
+            Face(Side.Right, "right side", length * height, 90, 90),
+            Face(Side.Rear, "rear", width * height, 90, 180),
+            Face(Side.Front, "front", width * height, 90, 0),
+            new(null, "floor", length * width, 0, 180, 0),
+        ];
+        var errors = faces.Where(f => f.NetM2 < 0.02 * f.GrossM2)
+            .Select(f => InputError.Fault("survey.windows", $"{f.GlassM2:0.00} m²", FormattableString.Invariant($"The windows of the {f.Name} ({f.GlassM2:0.00} m²) do not fit into it ({f.GrossM2:0.00} m²).")))
+            .ToList();
+        return errors.Count > 0 ? throw new InputException(errors) : faces;
+    }
+
+    /// <summary>Layers of a skin from outside to inside, with what its ribs add, W/m²K.</summary>
+    /// <exception cref="InputException">An unknown preset or material.</exception>
+    public static (IReadOnlyList<Layer> Layers, double RibsWm2K) Skin(SkinDesign skin, string field)
+    {
+        if (skin.Layers.Count > 0)
+            return ([.. skin.Layers.Select((l, i) => new Layer(Materials.Find(l.Material) ?? throw Unknown($"{field}.layers[{i}].material", l.Material), l.ThicknessM, 0))], 0);
+        var preset = SurveyCatalogue.Skins.FirstOrDefault(s => s.Id == skin.Preset) ?? throw Unknown($"{field}.preset", skin.Preset);
+        var layers = new List<Layer>(preset.Outside);
+        if (skin.InsulationM > 0)
+            layers.Add(new Layer(Materials.Find(skin.Insulation) ?? throw Unknown($"{field}.insulation", skin.Insulation), skin.InsulationM, 0));
+        layers.AddRange(preset.Inside);
+        return (layers, skin.ThermalBreak ? preset.RibsWithBreakWm2K : preset.RibsWm2K);
+    }
+
+    /// <summary>Share of sun taken up by a paint.</summary>
+    public static double Absorptance(string paint, string field) =>
+        (SurveyCatalogue.Paints.FirstOrDefault(p => p.Id == paint) ?? throw Unknown($"{field}.paint", paint)).Absorptance;
+
+    /// <summary>Glazing and cover of a window.</summary>
+    public static (Glazing Glazing, WindowCover Cover) Glass(WindowDesign window, int index) => (
+        SurveyCatalogue.Glazings.FirstOrDefault(g => g.Id == window.Glazing) ?? throw Unknown($"survey.windows[{index}].glazing", window.Glazing),
+        SurveyCatalogue.Covers.FirstOrDefault(c => c.Id == window.Cover) ?? throw Unknown($"survey.windows[{index}].cover", window.Cover));
+
+    /// <summary>Design weather of a place.</summary>
+    /// <exception cref="InputException">A night warmer than the day.</exception>
+    public static DesignWeather Weather(PlaceDesign place)
+    {
+        if (place.NightLowC > place.DryBulbC)
+            throw new InputException("survey.place.nightLowC", $"{place.NightLowC} °C", FormattableString.Invariant($"The night low ({place.NightLowC} °C) is above the hottest hour ({place.DryBulbC} °C)."));
+        return new DesignWeather
+        {
+            LatitudeDeg = place.LatitudeDeg, LongitudeDeg = place.LongitudeDeg, UtcOffsetH = place.UtcOffsetH, ElevationM = place.ElevationM, Month = place.Month, Day = place.Day,
+            DryBulbC = place.DryBulbC, DailyRangeK = place.DryBulbC - place.NightLowC,
+            HumidityRatioAtPeak = MoistAir.RatioFromRh(place.DryBulbC, place.HumidityPct, MoistAir.Pressure(place.ElevationM)),
+            LinkeTurbidity = place.LinkeTurbidity, Albedo = place.Albedo, WindMs = place.WindMs,
+        };
+    }
+
+    private static InputException Unknown(string field, string given) => new(field, given, $"{field}: \"{given}\" is not in the catalogue");
+}
+
+/// <summary>Hours of a day as a person says them.</summary>
+public static class Day
+{
+    /// <summary>Share of an hour 0 to 23 that lies in a span; a span that ends before it begins runs over midnight, equal ends mean all day.</summary>
+    public static double Share(int hour, double from, double to)
+    {
+        if (from == to)
+            return 1;
+        return from < to ? Overlap(hour, from, to) : Overlap(hour, from, 24) + Overlap(hour, 0, to);
+    }
+
+    /// <summary>True when a time of day lies in a span.</summary>
+    public static bool Within(double hour, double from, double to) =>
+        from == to || (from < to ? hour >= from && hour < to : hour >= from || hour < to);
+
+    /// <summary>Length of a span in hours.</summary>
+    public static double Length(double from, double to) => from < to ? to - from : 24 - from + to;
+
+    private static double Overlap(int hour, double from, double to) => Math.Max(0, Math.Min(hour + 1, to) - Math.Max(hour, from));
+}

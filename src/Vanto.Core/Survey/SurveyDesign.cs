@@ -1,0 +1,208 @@
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Survey;
+
+/// <summary>Kinds of rig.</summary>
+public enum RigKind
+{
+    [Called("van")] Van, [Called("RV")] Rv, [Called("bus")] Bus, [Called("boat")] Boat, [Called("trailer")] Trailer,
+    [Called("cabin")] Cabin, [Called("workshop")] Workshop, [Called("container")] Container,
+}
+
+/// <summary>Sides of a rig; the nose is the front.</summary>
+public enum Side { [Called("front")] Front, [Called("right")] Right, [Called("rear")] Rear, [Called("left")] Left, [Called("roof")] Roof }
+
+/// <summary>What is under the floor.</summary>
+public enum Underside { [Called("open air")] Air, [Called("water")] Water, [Called("the ground")] Ground }
+
+/// <summary>What people do while awake.</summary>
+public enum Activity { [Called("sitting")] Seated, [Called("light work")] LightWork, [Called("bench work")] BenchWork }
+
+/// <summary>Supply of a device.</summary>
+public enum DeviceSupply { [Called("inverter or shore")] Ac, [Called("battery")] Dc }
+
+/// <summary>The rig as measured: what it is, where it stands, its skin, glass, people, devices and sources.</summary>
+public sealed record SurveyDesign : DesignPart
+{
+    [Ask("Kind of rig")] public RigKind Kind { get; init; } = RigKind.Van;
+    public PlaceDesign Place { get; init; } = new();
+    [Field(QuantityKind.Angle, 0, 360, Label = "Nose points to", Help = "0 north, 90 east, 180 south, 270 west")] public double HeadingDeg { get; init; } = 180;
+    public SpaceDesign Space { get; init; } = new();
+    public SkinDesign Roof { get; init; } = new();
+    public SkinDesign Walls { get; init; } = new();
+    public SkinDesign Floor { get; init; } = new() { Preset = "van-floor", InsulationM = 0.020, Insulation = "xps" };
+    [Ask("Under the floor")] public Underside Underside { get; init; } = Underside.Air;
+    [Field(QuantityKind.Temperature, -2, 40, Label = "Water temperature")] public double WaterC { get; init; } = 24;
+    [Field(QuantityKind.Fraction, 0, 1, Label = "Sun let through by a cover over the roof", Help = "100 % without a cover; solid roof 10 %, shade cloth 20 to 50 %")] public double OverheadCover { get; init; } = 1;
+    [Ask("Windows")] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
+    public PeopleDesign People { get; init; } = new();
+    [Ask("Devices")] public IReadOnlyList<DeviceDesign> Devices { get; init; } = [];
+    public SourcesDesign Sources { get; init; } = new();
+}
+
+/// <summary>Place and design day.</summary>
+public sealed record PlaceDesign : DesignPart
+{
+    [Ask("Place")] public string Name { get; init; } = "";
+    [Field(QuantityKind.Latitude, -90, 90, Label = "Latitude")] public double LatitudeDeg { get; init; } = 34;
+    [Field(QuantityKind.Longitude, -180, 180, Label = "Longitude")] public double LongitudeDeg { get; init; }
+    [Field(QuantityKind.Number, -12, 14, Label = "Standard time against UTC, hours")] public double UtcOffsetH { get; init; }
+    [Field(QuantityKind.Length, -430, 5000, Label = "Altitude")] public double ElevationM { get; init; }
+    [Field(QuantityKind.Count, 1, 12, Label = "Month of the design day")] public int Month { get; init; } = 7;
+    [Field(QuantityKind.Count, 1, 28, Label = "Day of the month")] public int Day { get; init; } = 21;
+    [Field(QuantityKind.Temperature, -50, 60, Label = "Hottest hour")] public double DryBulbC { get; init; } = 35;
+    [Field(QuantityKind.Temperature, -50, 60, Label = "Night low")] public double NightLowC { get; init; } = 22;
+    [Field(QuantityKind.Percent, 3, 100, Label = "Humidity at the hottest hour", Help = "the weather service's figure for mid-afternoon")] public double HumidityPct { get; init; } = 30;
+    [Field(QuantityKind.Speed, 0, 40, Label = "Wind")] public double WindMs { get; init; } = 2;
+    [Field(QuantityKind.Number, 1.5, 10, Label = "Haze (Linke turbidity)", Help = "2.5 clear and dry, 3.5 summer, 4.5 humid, 6 heavy haze")] public double LinkeTurbidity { get; init; } = 3.5;
+    [Field(QuantityKind.Fraction, 0, 0.95, Label = "Sun thrown back by the ground", Help = "water 7 %, asphalt 12 %, grass 22 %, concrete 30 %, sand 35 %")] public double Albedo { get; init; } = 0.20;
+}
+
+/// <summary>The one conditioned space, inside measures.</summary>
+public sealed record SpaceDesign : DesignPart
+{
+    [Field(QuantityKind.Length, 0.8, 40, Label = "Length")] public double LengthM { get; init; } = 5.4;
+    [Field(QuantityKind.Length, 0.8, 20, Label = "Width")] public double WidthM { get; init; } = 1.9;
+    [Field(QuantityKind.Length, 0.8, 10, Label = "Height")] public double HeightM { get; init; } = 1.9;
+    [Field(QuantityKind.Number, 0, 60, Label = "Air changes an hour", Help = "tight 0.5, ordinary van 1 to 1.5, two roof vents ajar 3")] public double AirChangesPerHour { get; init; } = 1;
+    [Field(QuantityKind.HeatCapacity, 5000, 400000, Label = "Weight of the fittings as heat store", Help = "bare van 15,000; fitted 40,000; boat 70,000; earth walls 150,000")] public double MassJm2K { get; init; } = 40000;
+}
+
+/// <summary>One skin: a preset with its insulation, or layers of one's own.</summary>
+public sealed record SkinDesign : DesignPart
+{
+    [Ask("Build", Options = "skins")] public string Preset { get; init; } = "van-steel";
+    [Ask("Insulation", Options = "insulations")] public string Insulation { get; init; } = "pe-foam";
+    [Field(QuantityKind.SmallLength, 0, 0.5, Label = "Insulation thickness")] public double InsulationM { get; init; } = 0.025;
+    [Ask("Break over the ribs", Help = "at least 10 mm of foam between ribs and lining")] public bool ThermalBreak { get; init; }
+    [Ask("Paint", Options = "paints")] public string Paint { get; init; } = "white";
+
+    /// <summary>Layers from outside to inside; where there are any, they replace the preset.</summary>
+    [Ask("Layers")] public IReadOnlyList<LayerDesign> Layers { get; init; } = [];
+}
+
+/// <summary>One solid layer.</summary>
+public sealed record LayerDesign : DesignPart
+{
+    [Ask("Material", Options = "materials")] public string Material { get; init; } = "plywood";
+    [Field(QuantityKind.SmallLength, 0.0001, 1, Label = "Thickness")] public double ThicknessM { get; init; } = 0.006;
+}
+
+/// <summary>Windows of one size on one side.</summary>
+public sealed record WindowDesign : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "window";
+    [Ask("Side")] public Side Side { get; init; } = Side.Left;
+    [Field(QuantityKind.Length, 0.05, 12, Label = "Width")] public double WidthM { get; init; } = 0.9;
+    [Field(QuantityKind.Length, 0.05, 5, Label = "Height")] public double HeightM { get; init; } = 0.5;
+    [Field(QuantityKind.Count, 1, 40, Label = "How many")] public int Count { get; init; } = 1;
+    [Ask("Glazing", Options = "glazings")] public string Glazing { get; init; } = "acrylic-double";
+    [Ask("Cover", Options = "covers")] public string Cover { get; init; } = "none";
+}
+
+/// <summary>People and their day.</summary>
+public sealed record PeopleDesign : DesignPart
+{
+    [Field(QuantityKind.Count, 0, 60, Label = "People")] public int Count { get; init; } = 2;
+    [Ask("By day they are")] public Activity Activity { get; init; } = Activity.Seated;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "Inside and awake from")] public double AwakeFrom { get; init; } = 7;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double AwakeTo { get; init; } = 22;
+    [Ask("They sleep here")] public bool SleepHere { get; init; } = true;
+}
+
+/// <summary>Something that draws power: it heats the space, loads the battery and stands beside the unit at its start.</summary>
+public sealed record DeviceDesign : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "fridge";
+    [Field(QuantityKind.ElectricPower, 0, 20000, Label = "Draws")] public double PowerW { get; init; } = 45;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "from")] public double From { get; init; }
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 24;
+    [Ask("Fed by")] public DeviceSupply Supply { get; init; } = DeviceSupply.Dc;
+    [Ask("Inside the space")] public bool Inside { get; init; } = true;
+    [Ask("May be on when the unit starts")] public bool OnAtStart { get; init; }
+    [Ask("May be switched off for the start")] public bool MayWait { get; init; } = true;
+}
+
+/// <summary>Sources on board.</summary>
+public sealed record SourcesDesign : DesignPart
+{
+    public BatteryDesign Battery { get; init; } = new();
+    public InverterDesign Inverter { get; init; } = new();
+    public GeneratorDesign Generator { get; init; } = new();
+    public ShoreDesign Shore { get; init; } = new();
+    public ModulesDesign Modules { get; init; } = new();
+    public AlternatorDesign Alternator { get; init; } = new();
+}
+
+/// <summary>The battery bank: equal blocks side by side.</summary>
+public sealed record BatteryDesign : DesignPart
+{
+    [Ask("Battery bank on board")] public bool Fitted { get; init; } = true;
+    [Ask("Chemistry")] public Chemistry Chemistry { get; init; } = Chemistry.Lfp;
+    [Field(QuantityKind.Voltage, 12, 96, Label = "Nominal voltage", Help = "12, 24, 36, 48 …")] public double NominalV { get; init; } = 12;
+    [Field(QuantityKind.Charge, 5, 2000, Label = "One block")] public double BlockAh { get; init; } = 100;
+    [Field(QuantityKind.Count, 1, 40, Label = "Blocks in parallel")] public int Blocks { get; init; } = 2;
+    [Field(QuantityKind.Fraction, 0.5, 1, Label = "Capacity left by age")] public double CapacityLeft { get; init; } = 1;
+    [Field(QuantityKind.Temperature, -20, 60, Label = "Bank temperature")] public double TemperatureC { get; init; } = 25;
+    [Field(QuantityKind.Current, 5, 2000, Label = "Discharge limit of one block", Help = "the management board's continuous rating; empty takes 1 A for each Ah", Optional = true)] public double? BlockLimitA { get; init; }
+    [Field(QuantityKind.Length, 0, 30, Label = "Cable to the inverter, one way")] public double CableM { get; init; } = 1.5;
+    [Field(QuantityKind.ConductorArea, 2, 400, Label = "Size of that cable")] public double CableMm2 { get; init; } = 50;
+}
+
+/// <summary>Classes of inverter.</summary>
+public enum InverterClass { [Called("high-frequency")] HighFrequency, [Called("with transformer (low-frequency)")] Transformer, [Called("power station")] PowerStation }
+
+/// <summary>The inverter.</summary>
+public sealed record InverterDesign : DesignPart
+{
+    [Ask("Inverter on board")] public bool Fitted { get; init; } = true;
+    [Ask("Class")] public InverterClass Class { get; init; } = InverterClass.HighFrequency;
+    [Field(QuantityKind.ElectricPower, 100, 30000, Label = "Continuous rating")] public double RatedW { get; init; } = 2000;
+    [Field(QuantityKind.Voltage, 100, 250, Label = "Output")] public double OutputV { get; init; } = 120;
+    [Field(QuantityKind.ElectricPower, 0, 300, Label = "Draws when idle", Optional = true)] public double? IdleW { get; init; }
+}
+
+/// <summary>The generator.</summary>
+public sealed record GeneratorDesign : DesignPart
+{
+    [Ask("Generator on board")] public bool Fitted { get; init; }
+    [Ask("Kind")] public GeneratorKind Kind { get; init; } = GeneratorKind.Inverter;
+    [Ask("Fuel")] public FuelKind Fuel { get; init; } = FuelKind.PetrolInverter;
+    [Field(QuantityKind.Voltage, 100, 250, Label = "Output")] public double OutputV { get; init; } = 120;
+    [Field(QuantityKind.ElectricPower, 300, 50000, Label = "Rated at sea level")] public double RatedW { get; init; } = 1800;
+    [Field(QuantityKind.ElectricPower, 300, 60000, Label = "Maximum at sea level")] public double MaximumW { get; init; } = 2200;
+    [Ask("Starts by itself for the battery")] public bool AutoStart { get; init; }
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "May run from")] public double AllowedFrom { get; init; } = 8;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double AllowedTo { get; init; } = 21;
+    [Field(QuantityKind.Fraction, 0.1, 0.9, Label = "Starts at a charge of")] public double StartSoc { get; init; } = 0.6;
+    [Field(QuantityKind.Fraction, 0.2, 1, Label = "Stops at")] public double StopSoc { get; init; } = 0.9;
+    [Field(QuantityKind.ElectricPower, 0, 10000, Label = "Battery charger on it")] public double ChargerW { get; init; } = 800;
+    [Ask("Carbon monoxide alarm fitted and tried")] public bool CoAlarm { get; init; }
+}
+
+/// <summary>Shore power.</summary>
+public sealed record ShoreDesign : DesignPart
+{
+    [Ask("Plugged in at this place")] public bool Fitted { get; init; }
+    [Field(QuantityKind.Voltage, 100, 250, Label = "Voltage")] public double Volts { get; init; } = 120;
+    [Field(QuantityKind.Current, 2, 125, Label = "Breaker")] public double BreakerA { get; init; } = 30;
+    [Field(QuantityKind.Length, 0, 200, Label = "Cable, one way")] public double CableM { get; init; } = 8;
+    [Field(QuantityKind.ConductorArea, 0.5, 100, Label = "Size of that cable")] public double CableMm2 { get; init; } = 5.26;
+}
+
+/// <summary>Solar modules lying flat on the roof.</summary>
+public sealed record ModulesDesign : DesignPart
+{
+    [Field(QuantityKind.Count, 0, 200, Label = "Modules")] public int Count { get; init; }
+    [Field(QuantityKind.ElectricPower, 5, 800, Label = "One module")] public double RatedW { get; init; } = 200;
+    [Ask("Mounted")] public ModuleMounting Mounting { get; init; } = ModuleMounting.LittleRearAir;
+}
+
+/// <summary>Charging while driving.</summary>
+public sealed record AlternatorDesign : DesignPart
+{
+    [Field(QuantityKind.ElectricPower, 0, 5000, Label = "Charges while driving with")] public double PowerW { get; init; }
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "Driving from")] public double From { get; init; } = 16;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 17.5;
+}

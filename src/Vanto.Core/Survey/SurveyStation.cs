@@ -1,0 +1,74 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Survey;
+
+/// <summary>What the survey comes to.</summary>
+public sealed record SurveyAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<SunHour> SunPath, double WorldNoseDeg);
+
+/// <summary>The sun over the rig at an hour of the design day: azimuth clockwise from north and elevation, degrees.</summary>
+public sealed record SunHour(int Hour, double AzimuthDeg, double ElevationDeg);
+
+/// <summary>The Survey station.</summary>
+public static class SurveyStation
+{
+    /// <summary>Adds up skin and glass and draws the sun's path.</summary>
+    public static SurveyAssessment Assess(SurveyDesign survey)
+    {
+        var faces = RigBox.Faces(survey);
+        var weather = RigBox.Weather(survey.Place);
+        var floor = survey.Space.LengthM * survey.Space.WidthM;
+        var skin = faces.Sum(f => f.GrossM2);
+        var glass = faces.Sum(f => f.GlassM2);
+        var wall = WallTransmittance(survey);
+        var path = Enumerable.Range(0, 24)
+            .Select(h => (Hour: h, Sun: Sun.Position(DesignDay.Year, weather.Month, weather.Day, h, weather.UtcOffsetH, weather.LatitudeDeg, weather.LongitudeDeg)))
+            .Where(s => s.Sun.ElevationDeg > 0)
+            .Select(s => new SunHour(s.Hour, s.Sun.AzimuthDeg, s.Sun.ElevationDeg))
+            .ToList();
+        var findings = Findings(survey, wall.Value, path).ToList();
+        return new SurveyAssessment(
+            new Verdict(Verdict.Worst(findings), Phrase.Of($"{floor:Area} of floor under {skin:Area} of skin, {glass:Area} of it glass."), Phrase.Of($"A van is not a room: {skin / floor:Number} m² of skin for each m² of floor; a house has about 3.")),
+            findings,
+            [
+                new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "length × width", $"{survey.Space.LengthM} × {survey.Space.WidthM}", floor, "m²", Sources.Geometry).Done()),
+                new Figure("Skin", skin, QuantityKind.Area, Working.Start().Step("A_skin", "roof + floor + four sides", $"2 × {floor:0.###} + sides", skin, "m²", Sources.Geometry).Done()),
+                new Figure("Glass", glass, QuantityKind.Area, Working.Start().Step("A_glass", "Σ width × height × count", $"{survey.Windows.Count} rows of windows", glass, "m²", Sources.Geometry).Done()),
+                wall,
+            ],
+            path,
+            survey.HeadingDeg);
+    }
+
+    private static Figure WallTransmittance(SurveyDesign survey)
+    {
+        var (layers, ribs) = RigBox.Skin(survey.Walls, "survey.walls");
+        const double inside = 0.13;
+        var outside = 1 / SkyLongWave.OutsideFilm(survey.Place.WindMs, 0.90, 293.15);
+        var clear = Layers.Transmittance(layers, inside, outside);
+        var working = Working.Start().Step("R_se", "1/(4 + 4v + ε·4σT³)", $"wind {survey.Place.WindMs} m/s", outside, "m²K/W", Sources.Films);
+        foreach (var layer in layers)
+            working.Step("R", layer.Solid is null ? "air gap" : $"d/k of {layer.Solid.Name}", layer.Solid is null ? (FormattableString)$"still air" : $"{layer.ThicknessM}/{layer.Solid.ConductivityWmK}", layer.Resistance, "m²K/W", Sources.Materials);
+        working.Step("U_clear", "1/(R_se + ΣR + R_si)", $"R_si {inside}", clear, "W/m²K", Sources.Films)
+            .Step("U", "U_clear + ribs", $"{clear:0.###} + {ribs}", clear + ribs, "W/m²K", Sources.ZoneMethod);
+        return new Figure("Walls lose", clear + ribs, QuantityKind.ThermalTransmittance, working.Done());
+    }
+
+    private static IEnumerable<Finding> Findings(SurveyDesign survey, double wallU, List<SunHour> path)
+    {
+        if (wallU > 3)
+            yield return Finding.Of("skin.bare", Severity.Note, $"The walls lose {wallU:ThermalTransmittance}: bare metal. Insulation pays first.");
+        if (path.Count is 0 or 24)
+            yield return Finding.Of("sun.polar", Severity.Note, $"The sun does not {(path.Count == 0 ? "rise" : "set")} on this day at this place.");
+        if (survey.Place.DryBulbC > 46)
+            yield return Finding.Of("design.extreme", Severity.Note, $"Many outdoor units end at 46 to 50 °C; the design day reaches {survey.Place.DryBulbC:Temperature}. Check the plate.");
+        var sources = survey.Sources;
+        if (!sources.Battery.Fitted && !sources.Generator.Fitted && !sources.Shore.Fitted && sources.Modules.Count == 0)
+            yield return Finding.Of("sources.none", Severity.Caution, $"No source is on board: Start and Energy have nothing to run on.");
+        if (sources.Battery.Fitted && sources.Battery.Chemistry is Chemistry.Lfp or Chemistry.Nmc && sources.Battery.TemperatureC <= 0)
+            yield return Finding.Of("battery.cold-charge", Severity.Stop, $"A lithium bank at {sources.Battery.TemperatureC:Temperature} must not be charged. Warm it above 0 °C first.");
+        if (sources.Generator is { Fitted: true, AutoStart: true, CoAlarm: false })
+            yield return Finding.Of("gen.co", Severity.Stop, $"The generator starts by itself without a tried carbon monoxide alarm. Exhaust kills sleepers; fit and try alarms first.");
+    }
+}

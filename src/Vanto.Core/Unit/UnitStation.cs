@@ -1,0 +1,191 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Unit;
+
+/// <summary>Both schools of sizing.</summary>
+public enum SizingSchool { [Called("just enough")] JustEnough, [Called("oversized on purpose")] OversizedOnPurpose }
+
+/// <summary>What is chosen.</summary>
+public sealed record UnitDesign : DesignPart
+{
+    [Ask("Unit", Options = "units")] public string Chosen { get; init; } = "RT-11-115";
+    [Ask("School")] public SizingSchool School { get; init; } = SizingSchool.JustEnough;
+    [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by", Help = "3 K on a hot roof, 5 K behind a closed grille")] public double InletRiseK { get; init; } = 3;
+    [Ask("Own units")] public IReadOnlyList<AcUnit> Own { get; init; } = [];
+}
+
+/// <summary>One candidate at this design day.</summary>
+/// <param name="Ratio">Rated capacity against the capacity needed.</param>
+/// <param name="HoursBelowMin">Cooling hours of the design day below its lowest steady capacity.</param>
+/// <param name="EveningRhPct">Room humidity it settles at in the mild evening.</param>
+public sealed record Candidate(
+    string Id, AcKind Kind, double SupplyVoltageV, bool IsDc, double RatedCapacityW, double CapacityW, double PowerW, double LowestW, double StartA, double RunA, double MassKg,
+    double Ratio, int HoursBelowMin, double EveningRhPct, Severity? Level, Phrase Words);
+
+/// <summary>Result of the Unit station.</summary>
+public sealed record UnitAssessment(
+    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<Candidate> Candidates, double RequiredW, double PeakW, string Chosen, AcUnit Unit)
+{
+    /// <summary>Capacity of the chosen unit at the design heat, W.</summary>
+    public double CapacityW { get; init; }
+}
+
+/// <summary>The Unit station.</summary>
+public static class UnitStation
+{
+    private const int MildEveningHour = 21;
+
+    /// <summary>Compares all units on this design day and judges the chosen one.</summary>
+    /// <exception cref="InputException">An unknown unit, or own entries with values out of range.</exception>
+    public static UnitAssessment Assess(UnitDesign design, LoadAssessment load)
+    {
+        var units = UnitCatalogue.All.Concat(design.Own).ToList();
+        var chosen = units.FirstOrDefault(u => u.Id == design.Chosen) ?? throw new InputException("unit.chosen", design.Chosen, $"unit.chosen: \"{design.Chosen}\" is not in the catalogue");
+        foreach (var own in design.Own)
+            OwnUnits.Check(own);
+        var peak = Room(load, load.PeakHour);
+        var (required, room) = Capacity.Required(peak);
+        var evening = Room(load, MildEveningHour);
+        var candidates = units.Select(u => Judge(u, load, design, required, evening)).ToList();
+        var own1 = candidates.First(c => c.Id == chosen.Id);
+        var findings = Findings(chosen, own1, load, design, required).ToList();
+        return new UnitAssessment(Say(own1, required, findings), findings, Figures(chosen, own1, load, design, required, room), candidates, required, load.PeakW, chosen.Id, chosen) { CapacityW = own1.CapacityW };
+    }
+
+    private static RoomHour Room(LoadAssessment load, int hour)
+    {
+        var space = load.Space;
+        return new RoomHour(
+            Math.Max(50, load.Day.SensibleW[hour]),
+            load.Day.ByCause[(int)Cause.DampPeople][hour] + load.Day.ByCause[(int)Cause.DampAppliances][hour],
+            space.InfiltrationKgS,
+            DesignDay.HumidityRatio(space.Weather, hour + 0.5),
+            DesignDay.AirC(space.Weather, hour + 0.5),
+            space.SetpointC,
+            space.Weather.PressurePa);
+    }
+
+    private static double WetBulb(LoadAssessment load) => MoistAir.WetBulb(load.Space.SetpointC, load.Space.SetpointRatio, load.Space.Weather.PressurePa);
+
+    private static Candidate Judge(AcUnit unit, LoadAssessment load, UnitDesign design, double required, in RoomHour evening)
+    {
+        var outdoor = load.OutdoorC[load.PeakHour];
+        var full = Performance.FullLoad(unit, outdoor, WetBulb(load), design.InletRiseK);
+        var most = unit.SingleSpeed ? full.CapacityW : full.CapacityW * unit.MaxShare;
+        var power = unit.SingleSpeed ? full.PowerW : Performance.Operate(unit, full, double.MaxValue).PowerW;
+        var lowest = unit.SingleSpeed ? full.CapacityW : unit.MinCapacityW * full.CapacityFactor;
+        var below = load.TotalW.Count(w => w > 0 && w < lowest);
+        var ratio = unit.RatedCapacityW / required;
+        var humidity = unit.SingleSpeed
+            ? Capacity.SettledSingleSpeed(unit.RatedCapacityW, evening, !unit.FanRestsWithCompressor).RelativeHumidityPct
+            : Capacity.SettledModulating(unit.RatedCapacityW, unit.MinShare, evening).RelativeHumidityPct;
+        var runA = unit.RatedPowerW / (unit.SupplyVoltageV * unit.PowerFactorRun);
+        var (level, words) = Band(unit, ratio, load, lowest, below);
+        return new Candidate(unit.Id, unit.Kind, unit.SupplyVoltageV, unit.IsDc, unit.RatedCapacityW, most, power, lowest, unit.SingleSpeed ? unit.LraA : runA, runA, unit.MassKg, ratio, below, humidity, level, words);
+    }
+
+    private static (Severity? Level, Phrase Words) Band(AcUnit unit, double ratio, LoadAssessment load, double lowest, int below)
+    {
+        if (ratio < 0.70)
+            return (Severity.Stop, Phrase.Of($"far too small: {ratio:Fraction} of what is needed"));
+        if (ratio < 0.90)
+            return (Severity.Caution, Phrase.Of($"short in the hottest hours: {ratio:Fraction} of what is needed"));
+        var top = unit.SingleSpeed ? 1.15 : 1.30;
+        if (ratio <= top)
+            return (null, Phrase.Of($"fits the band: {ratio:Fraction} of what is needed"));
+        if (unit.SingleSpeed)
+            return (Severity.Caution, Phrase.Of($"too large: {ratio:Fraction} of what is needed, cycles and leaves the air damp"));
+        var cooling = load.TotalW.Where(w => w > 0).DefaultIfEmpty(0).Average();
+        return lowest <= 0.4 * cooling
+            ? (Severity.Note, Phrase.Of($"large, but turns down to {lowest:Power}"))
+            : (Severity.Caution, Phrase.Of($"too large: cannot turn down below {lowest:Power}, which {below} hours of the day stay under"));
+    }
+
+    private static Verdict Say(Candidate chosen, double required, List<Finding> findings) => new(
+        Verdict.Worst(findings),
+        Phrase.Of($"{chosen.Id} {chosen.Words}."),
+        Phrase.Of($"{required:Power} nominal is needed; at the design heat it gives {chosen.CapacityW:Power} for {chosen.PowerW:ElectricPower} and settles at {chosen.EveningRhPct:Percent} humidity in the evening."));
+
+    private static IEnumerable<Finding> Findings(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required)
+    {
+        var fit = UnitCatalogue.All.Where(u => u.Kind == unit.Kind && u.SupplyVoltageV == unit.SupplyVoltageV)
+            .OrderBy(u => Math.Abs(u.RatedCapacityW / required - 1)).FirstOrDefault();
+        Remedy[] remedies = fit is null || fit.Id == unit.Id ? [] : [new Remedy(Phrase.Of($"{fit.Id}"), Phrase.Of($"{fit.RatedCapacityW / required:Fraction} of what is needed"), [new DesignChange("/unit/chosen", fit.Id)])];
+        var oversized = chosen.Ratio > (unit.SingleSpeed ? 1.15 : 1.30);
+        if (chosen.Level is { } level)
+        {
+            if (oversized && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed)
+                level = Severity.Note;
+            yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), remedies);
+        }
+        var rule = Capacity.AreaRuleW(load.Space.FloorM2);
+        if (load.PeakW / rule is > 1.4 or < 0.7)
+            yield return new Finding("cap.area-rule", Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The area rule was made for houses."), []);
+        if (chosen.HoursBelowMin > 0 && oversized)
+            yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), remedies);
+        if (chosen.EveningRhPct > 60)
+            yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), remedies);
+        else if (chosen.EveningRhPct > 55)
+            yield return Finding.Of("air.damp", Severity.Note, $"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity.");
+        var air = load.OutdoorC.Max() + design.InletRiseK;
+        if (air > unit.MaxOutdoorC)
+            yield return Finding.Of("unit.outdoor-limit", air > unit.MaxOutdoorC + 4 ? Severity.Stop : Severity.Caution, $"The air at its condenser reaches {air:Temperature}; the unit ends at {unit.MaxOutdoorC:Temperature}.");
+    }
+
+    private static List<Figure> Figures(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required, RoomHumidity room)
+    {
+        var outdoor = load.OutdoorC[load.PeakHour];
+        var wet = WetBulb(load);
+        var full = Performance.FullLoad(unit, outdoor, wet, design.InletRiseK);
+        var curve = unit.SingleSpeed ? Sources.RooftopCurve : Sources.InverterCurve;
+        return
+        [
+            new Figure("Nominal capacity needed", required, QuantityKind.Power, Working.Start()
+                .Given("q_s", "sensible load in the peak hour", load.PeakSensibleW, "W", Sources.HeatBalance)
+                .Given("RH", "room settles at", room.RelativeHumidityPct, "%", Sources.Coil)
+                .Given("SHR", "coil's sensible share there", room.SensibleShare, "", Sources.Coil)
+                .Step("f_out", "1 − 0.010·(t_o − 35) above 35 °C, 1 − 0.006·(t_o − 35) below", $"t_o {outdoor:0.#} °C", Capacity.OutdoorFactor(outdoor), "", Sources.Derate)
+                .Step("Q_nom", "smallest whose sensible cooling carries q_s", $"{load.PeakSensibleW:0}/({room.SensibleShare:0.###} × derate)", required, "W", Sources.Derate).Done()),
+            new Figure("It gives at the design heat", chosen.CapacityW, QuantityKind.Power, Working.Start()
+                .Given("Q_rated", "rated cooling", unit.RatedCapacityW, "W", Sources.RatingPoint)
+                .Step("CapFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.CapacityFactor, "", curve)
+                .Step("Q", unit.SingleSpeed ? "Q_rated·CapFT" : "Q_rated·CapFT·x_max", $"{unit.RatedCapacityW} × {full.CapacityFactor:0.####} × {unit.MaxShare:0.###}", chosen.CapacityW, "W", curve).Done()),
+            new Figure("and draws", chosen.PowerW, QuantityKind.ElectricPower, Working.Start()
+                .Given("P_rated", "rated input", unit.RatedPowerW, "W", Sources.RatingPoint)
+                .Step("EirFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.InputRatioFactor, "", curve)
+                .Step("P", unit.SingleSpeed ? "P_rated·CapFT·EirFT" : "P_rated·CapFT·EirFT·x·g(x)", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", chosen.PowerW, "W", curve).Done()),
+            new Figure("Rated against needed", chosen.Ratio, QuantityKind.Fraction, Working.Start().Step("r", "Q_rated/Q_nom needed", $"{unit.RatedCapacityW}/{required:0}", chosen.Ratio, "", Sources.CapacityBand).Done()),
+        ];
+    }
+}
+
+/// <summary>Checks of units typed in by hand.</summary>
+public static class OwnUnits
+{
+    /// <summary>Refuses an entry whose values do not belong together.</summary>
+    /// <exception cref="InputException">All faults at once.</exception>
+    public static void Check(AcUnit unit)
+    {
+        var errors = new List<InputError>();
+        void Fault(bool bad, string field, double given, string reason)
+        {
+            if (bad)
+                errors.Add(InputError.Fault($"unit.own.{field}", FormattableString.Invariant($"{given}"), $"{unit.Id}: {reason}"));
+        }
+        if (unit.Id.Length == 0 || UnitCatalogue.Find(unit.Id) is not null)
+            errors.Add(InputError.Fault("unit.own.id", unit.Id, "an own unit needs a name that the catalogue does not use"));
+        Fault(unit.RatedCapacityW / unit.RatedPowerW is < 1.5 or > 8, "ratedPowerW", unit.RatedPowerW, FormattableString.Invariant($"cooling over input is {unit.RatedCapacityW / unit.RatedPowerW:0.0}; it must be 1.5 to 8"));
+        if (unit.SingleSpeed)
+            Fault(unit.LraA < 2.5 * unit.RlaA || unit.RlaA <= 0, "lraA", unit.LraA, FormattableString.Invariant($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:0.#} A); got {unit.LraA} A"));
+        else
+        {
+            Fault(unit.MinCapacityW / unit.RatedCapacityW is < 0.20 or >= 1, "minCapacityW", unit.MinCapacityW, "lowest steady cooling must be 20 to 100 % of the rated");
+            Fault(unit.MaxCapacityW / unit.RatedCapacityW is < 1 or > 1.40, "maxCapacityW", unit.MaxCapacityW, "highest cooling must be 100 to 140 % of the rated");
+        }
+        if (errors.Count > 0)
+            throw new InputException(errors);
+    }
+}
