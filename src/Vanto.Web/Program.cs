@@ -1,1 +1,12 @@
-var app = WebApplication.CreateBuilder(args).Build(); app.Run();
+using Vanto.Web;
+
+return args.FirstOrDefault() switch
+{
+    "describe" => await Describe.Run(args[1]),
+    "backup" => StoreCommands.Backup(args[1], args[2]),
+    "restore" => StoreCommands.Restore(args[1], args[2]),
+    _ => await Server.Run(args),
+};
+
+/// <summary>Entry point, public so that tests can host it.</summary>
+public partial class Program;

@@ -1,0 +1,105 @@
+using Microsoft.EntityFrameworkCore;
+
+namespace Vanto.Storage;
+
+/// <summary>A rig as stored: its newest revision.</summary>
+public sealed record StoredRig(Guid Id, int Revision, DateTimeOffset At, string Design);
+
+/// <summary>A line of a rig's history.</summary>
+public sealed record HistoryLine(int Number, DateTimeOffset At, string Label, IReadOnlyList<string> Paths);
+
+/// <summary>What a change is made of.</summary>
+public sealed record RevisionDraft(string Design, IReadOnlyList<string> Paths, string Client, string Label, DateTimeOffset At);
+
+/// <summary>Reads and appends revisions and records. Designs are whole JSON texts here; their meaning is the core's.</summary>
+public sealed class RigLog(VantoStore store)
+{
+    private static readonly TimeSpan Burst = TimeSpan.FromSeconds(4);
+
+    /// <summary>All rigs, in the order of the yard.</summary>
+    public async Task<IReadOnlyList<StoredRig>> All()
+    {
+        var newest = store.Revisions.GroupBy(r => r.RigId).Select(g => new { RigId = g.Key, Number = g.Max(r => r.Number) });
+        var rows = await store.Revisions.Join(newest, r => new { r.RigId, r.Number }, n => new { n.RigId, n.Number }, (r, _) => r)
+            .Join(store.Rigs, r => r.RigId, rig => rig.Id, (r, rig) => new { Revision = r, rig.Position }).OrderBy(x => x.Position).AsNoTracking().ToListAsync();
+        return [.. rows.Select(x => Stored(x.Revision))];
+    }
+
+    /// <summary>The newest revision of a rig, or null.</summary>
+    public async Task<StoredRig?> Find(Guid id)
+    {
+        var row = await store.Revisions.AsNoTracking().Where(r => r.RigId == id).OrderByDescending(r => r.Number).FirstOrDefaultAsync();
+        return row is null ? null : Stored(row);
+    }
+
+    /// <summary>A certain revision, or null where a burst of edits has swallowed it.</summary>
+    public async Task<StoredRig?> Find(Guid id, int number)
+    {
+        var row = await store.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.RigId == id && r.Number == number);
+        return row is null ? null : Stored(row);
+    }
+
+    /// <summary>A new rig with its first revision.</summary>
+    public async Task<StoredRig> Create(RevisionDraft draft)
+    {
+        var rig = new RigRow { Id = Guid.CreateVersion7(), CreatedAt = draft.At, Position = await store.Rigs.CountAsync() };
+        store.Rigs.Add(rig);
+        store.Revisions.Add(Row(rig.Id, 1, draft));
+        await store.SaveChangesAsync();
+        return new StoredRig(rig.Id, 1, draft.At, draft.Design);
+    }
+
+    /// <summary>
+    /// Appends a revision. Keystrokes of one tab into the same field within a few seconds become one line of the history.
+    /// </summary>
+    public async Task<int> Append(Guid id, int after, RevisionDraft draft)
+    {
+        var last = await store.Revisions.FirstAsync(r => r.RigId == id && r.Number == after);
+        var number = after + 1;
+        if (draft.Label.Length == 0 && last.Label.Length == 0 && after > 1 && last.Client == draft.Client && last.Paths == Lines(draft.Paths) && draft.At - last.At < Burst)
+            store.Revisions.Remove(last);
+        store.Revisions.Add(Row(id, number, draft));
+        await store.SaveChangesAsync();
+        return number;
+    }
+
+    /// <summary>Paths changed after a revision.</summary>
+    public async Task<IReadOnlyList<string>> PathsSince(Guid id, int number)
+    {
+        var lines = await store.Revisions.AsNoTracking().Where(r => r.RigId == id && r.Number > number).Select(r => r.Paths).ToListAsync();
+        return [.. lines.SelectMany(l => l.Split('\n', StringSplitOptions.RemoveEmptyEntries)).Distinct()];
+    }
+
+    /// <summary>The history, newest first.</summary>
+    public async Task<IReadOnlyList<HistoryLine>> History(Guid id)
+    {
+        var rows = await store.Revisions.AsNoTracking().Where(r => r.RigId == id).OrderByDescending(r => r.Number).Take(200).Select(r => new { r.Number, r.At, r.Label, r.Paths }).ToListAsync();
+        return [.. rows.Select(r => new HistoryLine(r.Number, r.At, r.Label, r.Paths.Split('\n', StringSplitOptions.RemoveEmptyEntries)))];
+    }
+
+    /// <summary>Records of a rig in the order they were written.</summary>
+    public async Task<IReadOnlyList<RecordRow>> Records(Guid id) =>
+        await store.Records.AsNoTracking().Where(r => r.RigId == id).OrderBy(r => r.Order).ToListAsync();
+
+    /// <summary>Adds a record; none is ever changed or removed.</summary>
+    public async Task Add(RecordRow record)
+    {
+        store.Records.Add(record);
+        await store.SaveChangesAsync();
+    }
+
+    /// <summary>The next place in a rig's log.</summary>
+    public async Task<long> NextOrder(Guid id) => await store.Records.Where(r => r.RigId == id).Select(r => (long?)r.Order).MaxAsync() + 1 ?? 1;
+
+    /// <summary>Removes a rig with all it has.</summary>
+    public async Task Remove(Guid id) => await store.Rigs.Where(r => r.Id == id).ExecuteDeleteAsync();
+
+    private static StoredRig Stored(RevisionRow row) => new(row.RigId, row.Number, row.At, row.Design);
+
+    private static RevisionRow Row(Guid id, int number, RevisionDraft draft) => new()
+    {
+        RigId = id, Number = number, At = draft.At, Design = draft.Design, Paths = Lines(draft.Paths), Client = draft.Client, Label = draft.Label,
+    };
+
+    private static string Lines(IReadOnlyList<string> paths) => string.Join('\n', paths);
+}

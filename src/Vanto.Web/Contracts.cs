@@ -1,0 +1,41 @@
+using System.Text.Json.Nodes;
+using Vanto.Core.Commission;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Quantities;
+using Vanto.Core.Survey;
+
+namespace Vanto.Web;
+
+/// <summary>A rig in the yard.</summary>
+public sealed record YardRig(Guid Id, string Name, int Revision, DateTimeOffset SavedAt, string NextDate, string Stage, SurveyDesign Survey, bool Split, IReadOnlyDictionary<string, StationState> States, Finding? Worst);
+
+/// <summary>A rig with all its results.</summary>
+public sealed record RigView(Guid Id, int Revision, DateTimeOffset SavedAt, JobDesign Design, JobAssessment Assessment, IReadOnlyList<CommissionRecord> Records);
+
+/// <summary>Begins a rig: of a kind, or as a copy of another.</summary>
+public sealed record NewRig(string Name, RigKind Kind, Guid? CopyOf);
+
+/// <summary>One field changed: typed text with its unit, or a value as it is.</summary>
+public sealed record FieldChange(string Path, string? Text, JsonNode? Value);
+
+/// <summary>Changes of one tab, based on the revision it has seen.</summary>
+public sealed record RigPatch(int BaseRevision, string Client, UnitSystem Units, bool DecimalComma, IReadOnlyList<FieldChange> Changes, string? Label);
+
+/// <summary>What a patch came to; stations that did not change are null and not named in <see cref="Changed"/>.</summary>
+public sealed record RigChanged(int Revision, DateTimeOffset SavedAt, JobDesign Design, bool Merged, IReadOnlyList<string> Changed, JobAssessment Assessment);
+
+/// <summary>Two tabs changed the same field: what this tab wanted and what stands there now.</summary>
+public sealed record ConflictView(int Revision, IReadOnlyList<ConflictField> Fields, JobDesign Design);
+
+/// <summary>One field in conflict.</summary>
+public sealed record ConflictField(string Path, string Label, JsonNode? Mine, JsonNode? Theirs);
+
+/// <summary>Readings to be recorded, as typed.</summary>
+public sealed record NewRecord(string By, UnitSystem Units, bool DecimalComma, IReadOnlyDictionary<string, string> Readings, Guid? Corrects);
+
+/// <summary>A revision to return to.</summary>
+public sealed record RestoreRequest(int Revision, string Client);
+
+/// <summary>A calculation to run: inputs in SI, or as typed under <see cref="Typed"/>.</summary>
+public sealed record CalculationRequest(JsonObject? Inputs, IReadOnlyDictionary<string, string>? Typed, UnitSystem Units, bool DecimalComma);

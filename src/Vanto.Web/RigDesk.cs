@@ -1,0 +1,217 @@
+using System.Collections.Concurrent;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Vanto.Core.Calculators;
+using Vanto.Core.Commission;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Quantities;
+using Vanto.Storage;
+
+namespace Vanto.Web;
+
+/// <summary>
+/// Changes of rigs: applies patches in turn, finds conflicts, stores revisions, keeps the newest assessments in memory.
+/// </summary>
+public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider clock)
+{
+    private static readonly ConcurrentDictionary<Guid, SemaphoreSlim> Turns = new();
+
+    /// <summary>The rig with its results, or null.</summary>
+    public async Task<RigView?> View(Guid id)
+    {
+        if (await log.Find(id) is not { } stored)
+            return null;
+        var records = await Records(id);
+        var design = JobFile.Read(stored.Design);
+        return new RigView(id, stored.Revision, stored.At, design, cache.Assess(id, stored.Revision, design, records), records);
+    }
+
+    /// <summary>All rigs for the yard.</summary>
+    public async Task<IReadOnlyList<YardRig>> Yard()
+    {
+        var rigs = new List<YardRig>();
+        foreach (var stored in await log.All())
+        {
+            var design = JobFile.Read(stored.Design);
+            var assessment = cache.Assess(stored.Id, stored.Revision, design, await Records(stored.Id));
+            var stage = Assessor.Stations.LastOrDefault(s => assessment.States[s] is StationState.Passed or StationState.Caution) ?? "survey";
+            var split = assessment.Unit?.Unit.Kind is Vanto.Core.Unit.AcKind.MiniSplitInverter or Vanto.Core.Unit.AcKind.DcNativeSplit or Vanto.Core.Unit.AcKind.PvAssistedSplit or Vanto.Core.Unit.AcKind.RailingPortable;
+            rigs.Add(new YardRig(stored.Id, design.Name, stored.Revision, stored.At, design.NextDate, stage, design.Survey, split, assessment.States, assessment.Worst));
+        }
+        return rigs;
+    }
+
+    /// <summary>Begins a rig.</summary>
+    public async Task<StoredRig> Create(JobDesign design, string label) =>
+        await log.Create(new RevisionDraft(JobFile.Write(design), [], "", label, clock.GetUtcNow()));
+
+    /// <summary>Applies a patch; where another tab changed the same fields since, a conflict and nothing else.</summary>
+    public async Task<(RigChanged? Done, ConflictView? Conflict)> Patch(Guid id, RigPatch patch)
+    {
+        var turn = Turns.GetOrAdd(id, _ => new SemaphoreSlim(1));
+        await turn.WaitAsync();
+        try
+        {
+            if (await log.Find(id) is not { } stored)
+                return (null, null);
+            var root = JsonNode.Parse(stored.Design)!;
+            var values = patch.Changes.Select(c => (c.Path, Value: Value(c, patch))).ToList();
+            var merged = stored.Revision != patch.BaseRevision;
+            if (merged && await Conflict(id, patch, values, root, stored) is { } conflict)
+                return (null, conflict);
+            foreach (var (path, value) in values)
+                JsonPath.Set(root, path, value);
+            var design = JobFile.Read(root.ToJsonString());
+            var before = JobFile.Read(stored.Design);
+            var draft = new RevisionDraft(JobFile.Write(design), [.. values.Select(v => v.Path)], patch.Client, patch.Label ?? "", clock.GetUtcNow());
+            var number = await log.Append(id, stored.Revision, draft);
+            return (Changed(id, number, draft.At, before, stored.Revision, design, await Records(id), merged), null);
+        }
+        finally
+        {
+            turn.Release();
+        }
+    }
+
+    /// <summary>Returns to an earlier revision by a new one.</summary>
+    public async Task<RigView?> Restore(Guid id, RestoreRequest request)
+    {
+        var turn = Turns.GetOrAdd(id, _ => new SemaphoreSlim(1));
+        await turn.WaitAsync();
+        try
+        {
+            if (await log.Find(id) is not { } newest || await log.Find(id, request.Revision) is not { } old)
+                return null;
+            await log.Append(id, newest.Revision, new RevisionDraft(old.Design, ["/"], request.Client, $"returned to revision {old.Revision}", clock.GetUtcNow()));
+        }
+        finally
+        {
+            turn.Release();
+        }
+        return await View(id);
+    }
+
+    /// <summary>Adds readings to the log.</summary>
+    public async Task<RigView?> Record(Guid id, NewRecord typed)
+    {
+        if (typed.By.Trim().Length == 0)
+            throw new InputException("by", "", "Who took the readings? Write a name.");
+        var turn = Turns.GetOrAdd(id, _ => new SemaphoreSlim(1));
+        await turn.WaitAsync();
+        try
+        {
+            if (await log.Find(id) is null)
+                return null;
+            var records = await Records(id);
+            if (typed.Corrects is { } corrects && records.All(r => r.Id != corrects))
+                throw new InputException("corrects", corrects.ToString(), "The record to correct is not in this rig's log.");
+            var readings = Readings(typed);
+            await log.Add(new RecordRow
+            {
+                Id = Guid.CreateVersion7(), RigId = id, Order = await log.NextOrder(id), At = clock.GetUtcNow(), By = typed.By.Trim(), Kind = "start-up",
+                Body = JsonSerializer.Serialize(readings, JobFile.Json), Corrects = typed.Corrects,
+            });
+        }
+        finally
+        {
+            turn.Release();
+        }
+        return await View(id);
+    }
+
+    private static StartUpReadings Readings(NewRecord typed)
+    {
+        var node = new JsonObject();
+        var errors = new List<InputError>();
+        foreach (var (name, text) in typed.Readings.Where(r => r.Value.Trim().Length > 0))
+        {
+            var field = RecordFields.FirstOrDefault(f => f.Path == "/" + name) ?? throw new InputException(name, text, $"\"{name}\" is no reading of a start-up");
+            try
+            {
+                node[name] = TypedFields.Parse(field, name, text, typed.Units, typed.DecimalComma);
+            }
+            catch (InputException e)
+            {
+                errors.AddRange(e.Errors);
+            }
+        }
+        if (errors.Count > 0)
+            throw new InputException(errors);
+        return node.Count == 0 ? throw new InputException("readings", "", "Write down at least one reading.") : node.Deserialize<StartUpReadings>(JobFile.Json)!;
+    }
+
+    /// <summary>Fields of a start-up record.</summary>
+    public static IReadOnlyList<FieldInfo> RecordFields { get; } = FieldCatalogue.Of(typeof(StartUpReadings), new StartUpReadings(), JobFile.Json);
+
+    private async Task<IReadOnlyList<CommissionRecord>> Records(Guid id) =>
+        [.. (await log.Records(id)).Select(r => new CommissionRecord(r.Id, r.At, r.By, JsonSerializer.Deserialize<StartUpReadings>(r.Body, JobFile.Json)!, r.Corrects))];
+
+    private static JsonNode? Value(FieldChange change, RigPatch patch)
+    {
+        var field = TypedFields.Find(JobFile.Fields, change.Path);
+        if (change.Text is { } text)
+        {
+            if (field is null)
+                throw new InputException(change.Path, text, $"\"{change.Path}\" is no field");
+            return TypedFields.Parse(field, change.Path, text, patch.Units, patch.DecimalComma);
+        }
+        if (field?.Quantity is not null && change.Value is JsonValue value && value.TryGetValue(out double number))
+            TypedFields.Check(field, change.Path, number, patch.Units);
+        return change.Value;
+    }
+
+    private async Task<ConflictView?> Conflict(Guid id, RigPatch patch, List<(string Path, JsonNode? Value)> values, JsonNode root, StoredRig stored)
+    {
+        var others = await log.PathsSince(id, patch.BaseRevision);
+        var fields = values.Where(v => others.Any(o => o == "/" || JsonPath.Overlap(v.Path, o)))
+            .Where(v => !JsonNode.DeepEquals(v.Value, JsonPath.Get(root, v.Path)))
+            .Select(v => new ConflictField(v.Path, TypedFields.Find(JobFile.Fields, v.Path)?.Label ?? v.Path, v.Value, JsonPath.Get(root, v.Path)?.DeepClone()))
+            .ToList();
+        return fields.Count == 0 ? null : new ConflictView(stored.Revision, fields, JobFile.Read(stored.Design));
+    }
+
+    private RigChanged Changed(Guid id, int number, DateTimeOffset at, JobDesign before, int beforeNumber, JobDesign design, IReadOnlyList<CommissionRecord> records, bool merged)
+    {
+        var old = cache.Assess(id, beforeNumber, before, records);
+        var now = cache.Assess(id, number, design, records);
+        var changed = new List<string>();
+        T? Keep<T>(string name, T? was, T? is_) where T : class
+        {
+            if (!merged && JsonSerializer.Serialize(was, JobFile.Json) == JsonSerializer.Serialize(is_, JobFile.Json))
+                return null;
+            changed.Add(name);
+            return is_;
+        }
+        var parts = now with
+        {
+            Survey = Keep("survey", old.Survey, now.Survey),
+            Load = Keep("load", old.Load, now.Load),
+            Unit = Keep("unit", old.Unit, now.Unit),
+            Start = Keep("start", old.Start, now.Start),
+            Energy = Keep("energy", old.Energy, now.Energy),
+            Commission = Keep("commission", old.Commission, now.Commission),
+            Handover = Keep("handover", old.Handover, now.Handover),
+        };
+        return new RigChanged(number, at, design, merged, changed, parts);
+    }
+}
+
+/// <summary>The newest assessments, by rig and revision.</summary>
+public sealed class AssessmentCache
+{
+    private const int Kept = 3;
+    private readonly ConcurrentDictionary<Guid, (int Revision, int Records, JobAssessment Assessment)[]> _kept = new();
+
+    /// <summary>The assessment of a revision, from memory or worked out.</summary>
+    public JobAssessment Assess(Guid id, int revision, JobDesign design, IReadOnlyList<CommissionRecord> records)
+    {
+        var known = _kept.GetValueOrDefault(id) ?? [];
+        foreach (var entry in known)
+            if (entry.Revision == revision && entry.Records == records.Count)
+                return entry.Assessment;
+        var assessment = Assessor.Assess(design, records);
+        _kept[id] = [(revision, records.Count, assessment), .. known.Take(Kept - 1)];
+        return assessment;
+    }
+}

@@ -1,0 +1,127 @@
+using System.Globalization;
+using System.Net;
+using System.Net.Sockets;
+using Microsoft.Extensions.FileProviders;
+using Vanto.Core.Job;
+using Vanto.Storage;
+using Vanto.Web.Calc;
+using Vanto.Web.Handover;
+using Vanto.Web.Rigs;
+
+namespace Vanto.Web;
+
+/// <summary>Builds and runs the server: loopback only, one store file, the interface's files beside the program.</summary>
+public static class Server
+{
+    private const long BodyLimit = 4 * 1024 * 1024;
+    private const int PortsTried = 20;
+
+    /// <summary>Serves until Ctrl-C.</summary>
+    /// <param name="args"><c>--store FILE</c>, <c>--port N</c>, <c>--demo</c>.</param>
+    public static async Task<int> Run(string[] args)
+    {
+        var options = new ConfigurationBuilder().AddCommandLine([.. args.Where(a => a != "--demo")]).Build();
+        var store = options["store"] ?? Path.Combine(AppContext.BaseDirectory, "vanto.db");
+        if (!int.TryParse(options["port"] ?? "5080", NumberStyles.None, CultureInfo.InvariantCulture, out var wanted) || wanted is < 1 or > 65535)
+        {
+            Console.Error.WriteLine($"--port must be 1 to 65535; got {options["port"]}.");
+            return 1;
+        }
+        StoreFile.Prepare(store);
+        var port = FreePort(wanted);
+        if (port is null)
+        {
+            Console.Error.WriteLine($"Ports {wanted} to {wanted + PortsTried - 1} are all in use. Choose another with --port.");
+            return 1;
+        }
+        if (port != wanted)
+            Console.WriteLine($"Port {wanted} is in use; taking {port}.");
+        var app = Build(new WebApplicationOptions { Args = [], WebRootPath = Path.Combine(AppContext.BaseDirectory, "wwwroot") }, store, port.Value);
+        if (args.Contains("--demo"))
+            await Demo.DemoRigs.Fill(app.Services);
+        await app.StartAsync();
+        Console.WriteLine($"Vanto is at http://127.0.0.1:{port}");
+        await app.WaitForShutdownAsync();
+        return 0;
+    }
+
+    /// <summary>Builds the application on a store.</summary>
+    public static WebApplication Build(WebApplicationOptions options, string store, int port)
+    {
+        var builder = WebApplication.CreateSlimBuilder(options);
+        builder.Logging.ClearProviders().AddConsole().SetMinimumLevel(LogLevel.Warning);
+        builder.WebHost.ConfigureKestrel(kestrel =>
+        {
+            kestrel.Listen(IPAddress.Loopback, port);
+            kestrel.Limits.MaxRequestBodySize = BodyLimit;
+            kestrel.AddServerHeader = false;
+        });
+        builder.Services.AddScoped(_ => new VantoStore(StoreFile.Options(store)));
+        Register(builder.Services);
+        var app = builder.Build();
+        Configure(app);
+        return app;
+    }
+
+    /// <summary>All services but the store's place.</summary>
+    public static void Register(IServiceCollection services)
+    {
+        services.AddScoped<RigLog>();
+        services.AddScoped<RigDesk>();
+        services.AddSingleton<AssessmentCache>();
+        services.AddSingleton(TimeProvider.System);
+        services.AddExceptionHandler<InputProblems>();
+        services.AddProblemDetails();
+        services.AddOpenApi("v1");
+        services.ConfigureHttpJsonOptions(o =>
+        {
+            foreach (var converter in JobFile.Json.Converters)
+                o.SerializerOptions.Converters.Add(converter);
+            o.SerializerOptions.NumberHandling = JobFile.Json.NumberHandling;
+            o.SerializerOptions.RespectNullableAnnotations = true;
+        });
+    }
+
+    /// <summary>The pipeline: security first, then the interface's files, then the API.</summary>
+    public static void Configure(WebApplication app)
+    {
+        app.UseExceptionHandler();
+        app.UseMiddleware<LoopbackGuard>();
+        if (Directory.Exists(app.Environment.WebRootPath))
+        {
+            app.UseDefaultFiles();
+            app.UseStaticFiles(new StaticFileOptions
+            {
+                OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable",
+            });
+        }
+        var api = app.MapGroup("/api");
+        api.MapRigs();
+        api.MapAssess();
+        api.MapCalculators();
+        api.MapHandover();
+        app.MapOpenApi("/api/openapi/{documentName}.json");
+        app.Map("/api/{**rest}", () => Results.Problem("There is no such thing in the API.", statusCode: 404, title: "Not found."));
+        if (app.Environment.WebRootPath is { } root && File.Exists(Path.Combine(root, "index.html")))
+            app.MapFallbackToFile("index.html", new StaticFileOptions { FileProvider = new PhysicalFileProvider(root) });
+    }
+
+    private static int? FreePort(int wanted)
+    {
+        for (var port = wanted; port < Math.Min(wanted + PortsTried, 65536); port++)
+        {
+            using var probe = new TcpListener(IPAddress.Loopback, port) { ExclusiveAddressUse = true };
+            try
+            {
+                probe.Start();
+                probe.Stop();
+                return port;
+            }
+            catch (SocketException)
+            {
+                continue;
+            }
+        }
+        return null;
+    }
+}

@@ -1,0 +1,35 @@
+using Vanto.Storage;
+
+namespace Vanto.Web;
+
+/// <summary>Backup and restore from the command line.</summary>
+public static class StoreCommands
+{
+    /// <summary>Copies the store to a file, also while it is in use.</summary>
+    public static int Backup(string store, string target) => Told(() =>
+    {
+        StoreFile.Backup(store, target);
+        Console.WriteLine($"Backed up {store} to {target}.");
+    });
+
+    /// <summary>Puts a backup in the store's place.</summary>
+    public static int Restore(string store, string backup) => Told(() =>
+    {
+        var kept = StoreFile.Restore(backup, store, DateTimeOffset.UtcNow);
+        Console.WriteLine($"Restored {backup} to {store}.{(kept is null ? "" : $" What was there is kept in {kept}.")}");
+    });
+
+    private static int Told(Action action)
+    {
+        try
+        {
+            action();
+            return 0;
+        }
+        catch (IOException e)
+        {
+            Console.Error.WriteLine(e.Message);
+            return 1;
+        }
+    }
+}
