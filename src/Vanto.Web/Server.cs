@@ -72,7 +72,13 @@ public static class Server
         services.AddSingleton(TimeProvider.System);
         services.AddExceptionHandler<InputProblems>();
         services.AddProblemDetails();
-        services.AddOpenApi("v1");
+        services.AddOpenApi("v1", options => options.AddSchemaTransformer((schema, _, _) =>
+        {
+            // Answers always carry every property, so the interface's types need no guessing.
+            if (schema.Properties is { Count: > 0 } properties)
+                schema.Required = properties.Keys.ToHashSet();
+            return Task.CompletedTask;
+        }));
         services.ConfigureHttpJsonOptions(o =>
         {
             foreach (var converter in JobFile.Json.Converters)

@@ -1,0 +1,44 @@
+import raw from './generated/description.json';
+import type { FieldInfo, Option, QuantityKind } from './generated/schema';
+
+/** A display unit: inside value = shown value × factor + offset. */
+export interface UnitView {
+  symbol: string;
+  factor: number;
+  offset: number;
+  decimals: number;
+}
+
+interface Description {
+  quantities: { kind: QuantityKind; metric: UnitView; customary: UnitView }[];
+  fields: FieldInfo[];
+  recordFields: FieldInfo[];
+  options: Record<string, Option[]>;
+  stations: string[];
+}
+
+const description = raw as unknown as Description;
+
+export const stations = description.stations;
+export const recordFields = description.recordFields;
+
+const quantities = new Map(description.quantities.map((q) => [q.kind, q]));
+const fields = new Map(description.fields.map((f) => [f.path, f]));
+
+/** The field at a path of the design. */
+export function fieldAt(path: string): FieldInfo {
+  const field = fields.get(path.replace(/\/\d+(?=\/|$)/g, '/*'));
+  if (!field) throw new Error(`no field ${path}`);
+  return field;
+}
+
+/** The unit a quantity is shown in. */
+export function unitOf(kind: QuantityKind, customary: boolean): UnitView {
+  const quantity = quantities.get(kind)!;
+  return customary ? quantity.customary : quantity.metric;
+}
+
+/** Choices of a field: its own, or a list of the catalogue. */
+export function choicesOf(field: FieldInfo): Option[] {
+  return field.options ? (description.options[field.options] ?? []) : field.choices;
+}

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import { ask } from '../api/client';
+import type { CalculatorView } from '../api/generated/schema';
+import TopKeys from '../parts/TopKeys.vue';
+import CalculatorForm from './CalculatorForm.vue';
+
+const props = defineProps<{ name?: string }>();
+const all = ref<CalculatorView[]>([]);
+const search = ref('');
+const shown = computed(() => {
+  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
+  return all.value.filter((c) => words.every((w) => `${c.title} ${c.purpose} ${c.name} ${c.station}`.toLowerCase().includes(w)));
+});
+const groups = computed(() => {
+  const map = new Map<string, CalculatorView[]>();
+  for (const c of shown.value) map.set(c.station, [...(map.get(c.station) ?? []), c]);
+  return [...map];
+});
+const open = computed(() => all.value.find((c) => c.name === props.name) ?? null);
+const stations: Record<string, string> = { Physics: 'Air, sun, skin, batteries' };
+
+onMounted(async () => {
+  all.value = await ask<CalculatorView[]>('GET', '/calc');
+});
+</script>
+
+<template>
+  <div class="bench">
+    <header class="top">
+      <RouterLink to="/" class="key">Yard</RouterLink>
+      <h1>Bench</h1>
+      <span class="soft">every calculation on its own, without a job</span>
+      <span class="space" />
+      <TopKeys />
+    </header>
+    <nav class="list" aria-label="Calculations">
+      <input v-model="search" type="search" placeholder="search" aria-label="Search calculations" />
+      <section v-for="[station, calculators] in groups" :key="station">
+        <h2>{{ stations[station] ?? station }}</h2>
+        <RouterLink
+          v-for="c in calculators"
+          :key="c.name"
+          :to="`/bench/${c.name}`"
+          class="one"
+          :class="{ here: c.name === name }"
+          :data-calc="c.name"
+          >{{ c.title }}</RouterLink
+        >
+      </section>
+      <p v-if="all.length && !shown.length" class="soft">Nothing by that name.</p>
+    </nav>
+    <main>
+      <CalculatorForm v-if="open" :key="open.name" :calculator="open" />
+      <p v-else class="soft empty">Choose a calculation on the left. Each shows its working and where its formula stands.</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  height: 100%;
+  display: grid;
+  grid-template: 'top top' 56px 'list main' 1fr / 262px 1fr;
+}
+.top {
+  grid-area: top;
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 0 22px;
+  border-bottom: 2px solid var(--ink);
+}
+.space {
+  flex: 1;
+}
+.key {
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
+  padding: 4px 10px;
+  background: var(--sheet);
+  text-decoration: none;
+}
+.list {
+  overflow-y: auto;
+  padding: 12px 0 20px 18px;
+}
+.list input {
+  width: 226px;
+  border: 0;
+  border-bottom: 2px solid var(--ink);
+  background: none;
+  min-height: 34px;
+}
+.list h2 {
+  margin: 14px 0 2px;
+}
+.one {
+  display: block;
+  text-decoration: none;
+  padding: 5px 8px;
+  border-radius: 3px 0 0 3px;
+}
+.one.here {
+  background: var(--sheet);
+  font-weight: 680;
+  border: 1.5px solid var(--ink);
+  border-right: 0;
+}
+.one:hover:not(.here) {
+  text-decoration: underline;
+}
+main {
+  background: var(--sheet);
+  border-left: 1.5px solid var(--ink);
+  overflow-y: auto;
+  padding: 18px 26px 30px;
+}
+.empty {
+  font-size: 18px;
+}
+</style>

@@ -1,0 +1,235 @@
+<script setup lang="ts">
+import { onMounted, reactive, ref, watch } from 'vue';
+import { ask, Refused } from '../api/client';
+import { choicesOf } from '../api/description';
+import type { CalculationResult, CalculatorView, FieldInfo } from '../api/generated/schema';
+import WorkingSteps from '../parts/WorkingSteps.vue';
+import { decimalComma, settings } from '../parts/settings';
+import { editable, parted, say, shown, symbolOf } from '../parts/show';
+
+const props = defineProps<{ calculator: CalculatorView }>();
+const typed = reactive<Record<string, string>>({});
+const values = reactive<Record<string, unknown>>({});
+const result = ref<CalculationResult | null>(null);
+const errors = ref<Record<string, string>>({});
+const copied = ref(false);
+const kinds: Record<string, string> = {
+  published: 'published',
+  fromMemory: 'from memory',
+  commonPractice: 'common practice',
+  definition: 'definition of this model',
+};
+const defaults = props.calculator.defaults as Record<string, unknown>;
+const top = props.calculator.fields.filter((f) => f.path.split('/').length === 2);
+const itemFields = (list: FieldInfo) => props.calculator.fields.filter((f) => f.path.startsWith(list.path + '/*/'));
+const key = (field: FieldInfo) => field.path.slice(1);
+const last = (field: FieldInfo) => field.path.split('/').at(-1)!;
+
+function fill(): void {
+  for (const field of top) {
+    const value = defaults[key(field)];
+    if (field.input === 'quantity')
+      typed[key(field)] = value === null || value === undefined ? '' : editable(value as number, field.quantity!);
+    else if (field.input === 'list') {
+      values[key(field)] = structuredClone(value);
+      (value as Record<string, unknown>[]).forEach((item, i) =>
+        itemFields(field).forEach(
+          (f) => f.input === 'quantity' && (typed[`${key(field)}/${i}/${last(f)}`] = editable(item[last(f)] as number, f.quantity!)),
+        ),
+      );
+    } else values[key(field)] = value;
+  }
+}
+
+async function run(): Promise<void> {
+  try {
+    result.value = await ask<CalculationResult>('POST', `/calc/${props.calculator.name}`, {
+      inputs: values,
+      typed: { ...typed },
+      units: settings.units,
+      decimalComma,
+    });
+    errors.value = {};
+  } catch (error) {
+    if (error instanceof Refused) errors.value = Object.fromEntries(error.errors.map((e) => [e.field, e.reason]));
+    else throw error;
+  }
+}
+
+function addItem(field: FieldInfo): void {
+  const list = values[key(field)] as unknown[];
+  list.push(structuredClone(field.default));
+  itemFields(field).forEach(
+    (f) =>
+      f.input === 'quantity' &&
+      (typed[`${key(field)}/${list.length - 1}/${last(f)}`] = editable((field.default as Record<string, number>)[last(f)]!, f.quantity!)),
+  );
+}
+
+async function copy(): Promise<void> {
+  const lines = result.value!.figures.map((f) => `${f.label}\t${f.value === null ? f.words : shown(f.value, f.quantity)}`);
+  await navigator.clipboard.writeText([props.calculator.title, ...lines].join('\n'));
+  copied.value = true;
+  setTimeout(() => (copied.value = false), 1500);
+}
+
+onMounted(fill);
+watch([typed, values], run, { deep: true });
+watch(() => settings.units, fill);
+</script>
+
+<template>
+  <h1>{{ calculator.title }}</h1>
+  <p class="soft">
+    {{ calculator.purpose }}. <code>POST /api/calc/{{ calculator.name }}</code>
+  </p>
+  <div class="pair">
+    <form @submit.prevent="run">
+      <template v-for="field in top" :key="field.path">
+        <label v-if="field.input === 'quantity'" class="ask" :class="{ wrong: errors[key(field)] }">
+          <span>{{ field.label }}</span>
+          <span class="value"
+            ><input v-model="typed[key(field)]" :data-input="key(field)" autocomplete="off" /><small>{{
+              symbolOf(field.quantity!)
+            }}</small></span
+          >
+          <em v-if="errors[key(field)]" role="alert">{{ errors[key(field)] }}</em>
+        </label>
+        <label v-else-if="field.input === 'choice'" class="ask">
+          <span>{{ field.label }}</span>
+          <select v-model="values[key(field)]" :data-input="key(field)">
+            <option v-for="choice in choicesOf(field)" :key="choice.value" :value="choice.value">{{ choice.label }}</option>
+          </select>
+        </label>
+        <label v-else-if="field.input === 'switch'" class="ask">
+          <span>{{ field.label }}</span><input v-model="values[key(field)]" type="checkbox" />
+        </label>
+        <fieldset v-else-if="field.input === 'list' && values[key(field)]">
+          <legend>{{ field.label }}</legend>
+          <div v-for="(item, i) in values[key(field)] as Record<string, string>[]" :key="i" class="item">
+            <label v-for="f in itemFields(field)" :key="f.path" class="ask">
+              <span>{{ f.label }}</span>
+              <span v-if="f.input === 'quantity'" class="value"
+                ><input v-model="typed[`${key(field)}/${i}/${last(f)}`]" autocomplete="off" /><small>{{
+                  symbolOf(f.quantity!)
+                }}</small></span
+              >
+              <span v-else class="value"><input v-model="item[last(f)]" autocomplete="off" /></span>
+            </label>
+          </div>
+          <button type="button" class="plain" @click="addItem(field)">one more</button>
+        </fieldset>
+      </template>
+      <p v-for="(reason, field) in errors" v-show="!top.some((f) => key(f) === field)" :key="field" class="severity-stop" role="alert">
+        {{ reason }}
+      </p>
+    </form>
+    <section v-if="result" aria-live="polite">
+      <dl>
+        <div v-for="(f, i) in result.figures" :key="i" :data-figure="f.symbol">
+          <dt>{{ f.label }}</dt>
+          <dd v-if="f.value !== null">
+            <b>{{ parted(f.value, f.quantity).number }}</b> <small>{{ parted(f.value, f.quantity).symbol }}</small>
+          </dd>
+          <dd v-else>
+            <b class="text">{{ f.words }}</b>
+          </dd>
+        </div>
+      </dl>
+      <p v-for="finding in result.findings" :key="finding.code" :class="'severity-' + finding.level">
+        <b>{{ finding.level }}</b> {{ say(finding.words) }}
+      </p>
+      <button type="button" class="plain" @click="copy">{{ copied ? 'copied' : 'copy the result' }}</button>
+      <h2>Working</h2>
+      <WorkingSteps :working="result.working" />
+      <h2>Sources</h2>
+      <p v-for="source in calculator.sources" :key="source.id" class="source">
+        <b>{{ kinds[source.kind] }}</b> · {{ source.title }}
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: minmax(300px, 400px) minmax(300px, 520px);
+  gap: 44px;
+  margin-top: 12px;
+}
+.ask {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 2px 12px;
+  align-items: baseline;
+  border-bottom: 1px solid var(--hair);
+  padding: 5px 0;
+}
+.value {
+  display: inline-flex;
+  gap: 5px;
+  align-items: baseline;
+  border-bottom: 2px solid var(--ink);
+}
+.value input {
+  width: 96px;
+  border: 0;
+  background: none;
+  text-align: right;
+  font-weight: 620;
+  min-height: 30px;
+}
+small {
+  color: var(--soft);
+  min-width: 22px;
+}
+select {
+  border: 0;
+  border-bottom: 2px solid var(--ink);
+  background: var(--sheet);
+  min-height: 32px;
+  font-weight: 620;
+}
+em {
+  grid-column: 1 / -1;
+  font-style: normal;
+  color: var(--stop);
+  font-size: 13.5px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 10px 0;
+}
+.item {
+  border-left: 3px solid var(--rule);
+  padding-left: 10px;
+  margin: 6px 0;
+}
+dl {
+  margin: 0 0 10px;
+}
+dl div {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: baseline;
+  border-bottom: 1px solid var(--hair);
+  padding: 4px 0;
+}
+dd {
+  margin: 0;
+}
+dd b {
+  font-size: 20px;
+  font-weight: 650;
+}
+dd b.text {
+  font-size: 16px;
+}
+h2 {
+  margin-top: 16px;
+}
+.source {
+  font-size: 13.5px;
+}
+</style>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { settings, switchScheme, switchUnits } from './settings';
+</script>
+
+<template>
+  <button class="key" type="button" :aria-label="`Units: ${settings.units}. Switch`" title="u" @click="switchUnits">
+    {{ settings.units === 'metric' ? '°C · m' : '°F · ft' }}
+  </button>
+  <button class="key" type="button" :aria-label="`Colours: ${settings.scheme}. Switch`" title="s" @click="switchScheme">
+    {{ settings.scheme }}
+  </button>
+</template>
+
+<style scoped>
+.key {
+  border: 1.5px solid var(--rule);
+  border-radius: 3px;
+  padding: 4px 10px;
+  min-height: 34px;
+  background: var(--sheet);
+  color: var(--ink);
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useRig } from '../stores/rig';
+import { shown } from './show';
+import WorkingSteps from './WorkingSteps.vue';
+
+const rig = useRig();
+const copied = ref(false);
+const open = computed({
+  get: () => rig.figure !== null,
+  set: (value: boolean) => {
+    if (!value) rig.figure = null;
+  },
+});
+
+async function copy(): Promise<void> {
+  const figure = rig.figure;
+  if (!figure) return;
+  const lines = figure.working.steps.map(
+    (s) => `${s.symbol} = ${s.formula}\t${s.numbers}\t${s.value} ${s.unit}\t${s.source.kind}: ${s.source.title}`,
+  );
+  await navigator.clipboard.writeText([`${figure.label}: ${shown(figure.value, figure.quantity)}`, ...lines].join('\n'));
+  copied.value = true;
+  setTimeout(() => (copied.value = false), 1500);
+}
+</script>
+
+<template>
+  <el-drawer v-model="open" :title="rig.figure?.label ?? ''" size="440" class="working">
+    <template v-if="rig.figure">
+      <p class="total">{{ shown(rig.figure.value, rig.figure.quantity) }}</p>
+      <button type="button" class="plain" @click="copy">{{ copied ? 'copied' : 'copy the working' }}</button>
+      <WorkingSteps :working="rig.figure.working" />
+    </template>
+  </el-drawer>
+</template>
+
+<style scoped>
+.total {
+  font-size: 28px;
+  font-weight: 650;
+  margin-bottom: 8px;
+}
+</style>

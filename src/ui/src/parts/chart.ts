@@ -1,0 +1,76 @@
+import { BarChart, LineChart, ScatterChart } from 'echarts/charts';
+import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, PolarComponent, TooltipComponent } from 'echarts/components';
+import { use } from 'echarts/core';
+import { CanvasRenderer } from 'echarts/renderers';
+import { computed } from 'vue';
+import { settings } from './settings';
+
+use([
+  BarChart,
+  LineChart,
+  ScatterChart,
+  GridComponent,
+  LegendComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  PolarComponent,
+  TooltipComponent,
+  CanvasRenderer,
+]);
+
+/** The colours of the scheme in use; a chart that reads them follows a change. */
+export const inks = computed(() => {
+  void settings.scheme;
+  document.documentElement.dataset.scheme = settings.scheme;
+  const style = getComputedStyle(document.documentElement);
+  const read = (name: string) => style.getPropertyValue('--' + name).trim();
+  return {
+    ink: read('ink'),
+    soft: read('soft'),
+    rule: read('rule'),
+    hair: read('hair'),
+    ground: read('ground'),
+    sheet: read('sheet'),
+    heat: read('heat'),
+    cold: read('cold'),
+    sun: read('sun'),
+    stored: read('stored'),
+    fuel: read('fuel'),
+    shore: read('shore'),
+    pass: read('pass'),
+    caution: read('caution'),
+    stop: read('stop'),
+  };
+});
+
+/** Text of a chart. */
+export function lettering(size = 13) {
+  return { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif', fontSize: size, color: inks.value.ink };
+}
+
+/** An axis drawn as thin rules. */
+export function axis(extra: object = {}) {
+  return {
+    axisLine: { lineStyle: { color: inks.value.rule } },
+    axisTick: { show: false },
+    axisLabel: { ...lettering(12.5), color: inks.value.soft },
+    splitLine: { lineStyle: { color: inks.value.hair } },
+    nameTextStyle: { ...lettering(12.5), color: inks.value.soft },
+    ...extra,
+  };
+}
+
+/** The box under the pointer. */
+export function tip(extra: object = {}) {
+  return {
+    trigger: 'axis',
+    backgroundColor: inks.value.sheet,
+    borderColor: inks.value.ink,
+    borderWidth: 1.5,
+    padding: [6, 10],
+    textStyle: lettering(13),
+    extraCssText: 'border-radius:3px;box-shadow:none',
+    axisPointer: { lineStyle: { color: inks.value.ink, width: 1.5 }, crossStyle: { color: inks.value.ink } },
+    ...extra,
+  };
+}

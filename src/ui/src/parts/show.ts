@@ -1,0 +1,66 @@
+import { unitOf } from '../api/description';
+import type { Measure, Phrase, QuantityKind } from '../api/generated/schema';
+import { settings } from './settings';
+
+const thousands = new Set<QuantityKind>(['electricPower', 'apparentPower', 'energy', 'heatEnergy', 'power']);
+
+/** Hours since midnight as a clock shows them. */
+export function clock(hours: number): string {
+  const minutes = ((Math.round(hours * 60) % 1440) + 1440) % 1440;
+  return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+/** A value in the shown unit, number and symbol apart. */
+export function parted(inside: number, kind: QuantityKind): { number: string; symbol: string } {
+  if (kind === 'hourOfDay') return { number: clock(inside), symbol: '' };
+  const unit = unitOf(kind, settings.units === 'customary');
+  let value = (inside - unit.offset) / unit.factor;
+  let symbol = unit.symbol;
+  let decimals = unit.decimals;
+  if (thousands.has(kind) && Math.abs(value) >= 1000 && ['W', 'VA', 'Wh'].includes(symbol)) {
+    value /= 1000;
+    symbol = 'k' + symbol;
+    decimals = 2;
+  } else if (kind === 'number' || kind === 'resistance') {
+    decimals = value === 0 ? 0 : Math.max(0, Math.min(6, 3 - Math.floor(Math.log10(Math.abs(value)))));
+  }
+  return {
+    number: value.toLocaleString('en', { maximumFractionDigits: decimals, minimumFractionDigits: kind === 'number' ? 0 : decimals }),
+    symbol,
+  };
+}
+
+/** A value with its unit in one string. */
+export function shown(inside: number, kind: QuantityKind): string {
+  const { number, symbol } = parted(inside, kind);
+  return symbol === '' ? number : symbol === '°' ? number + '°' : `${number} ${symbol}`;
+}
+
+export function shownMeasure(measure: Measure | null | undefined): string {
+  return measure ? shown(measure.value, measure.quantity) : '–';
+}
+
+/** A sentence with its measures in the shown units. */
+export function say(phrase: Phrase | null | undefined): string {
+  if (!phrase) return '';
+  return phrase.template.replace(/\{(\d+)\}/g, (_, index) => shownMeasure(phrase.measures[Number(index)]));
+}
+
+/** As typed into a field: plain number in the shown unit, without grouping. */
+export function editable(inside: number, kind: QuantityKind): string {
+  if (kind === 'hourOfDay') return clock(inside === 24 ? 0 : inside);
+  const unit = unitOf(kind, settings.units === 'customary');
+  const value = (inside - unit.offset) / unit.factor;
+  return String(Number(value.toFixed(Math.max(unit.decimals, kind === 'number' ? 4 : unit.decimals + 1))));
+}
+
+/** The symbol beside a field. */
+export function symbolOf(kind: QuantityKind): string {
+  return kind === 'hourOfDay' ? '' : unitOf(kind, settings.units === 'customary').symbol;
+}
+
+/** A value of a chart in the shown unit. */
+export function toShown(inside: number, kind: QuantityKind): number {
+  const unit = unitOf(kind, settings.units === 'customary');
+  return (inside - unit.offset) / unit.factor;
+}

@@ -1,0 +1,12 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import Yard from './yard/Yard.vue';
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'yard', component: Yard },
+    { path: '/rig/:id/:station?', name: 'rig', component: () => import('./run/RigFrame.vue'), props: true },
+    { path: '/bench/:name?', name: 'bench', component: () => import('./bench/Bench.vue'), props: true },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+});

@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, onMounted, onUnmounted, watch, type Component } from 'vue';
+import { useRouter } from 'vue-router';
+import { stations } from '../api/description';
+import Ledger from '../ledger/Ledger.vue';
+import { isTyping } from '../parts/keys';
+import TopKeys from '../parts/TopKeys.vue';
+import VerdictBox from '../parts/VerdictBox.vue';
+import { clock } from '../parts/show';
+import WorkingDrawer from '../parts/WorkingDrawer.vue';
+import { useRig } from '../stores/rig';
+import ConflictBox from './ConflictBox.vue';
+import HistoryBox from './HistoryBox.vue';
+import RunLine from './RunLine.vue';
+
+const props = defineProps<{ id: string; station?: string }>();
+const rig = useRig();
+const router = useRouter();
+const here = computed(() => (props.station && stations.includes(props.station) ? props.station : 'survey'));
+
+const views: Record<string, Component> = {
+  survey: defineAsyncComponent(() => import('../stations/survey/SurveyStation.vue')),
+  load: defineAsyncComponent(() => import('../stations/load/LoadStation.vue')),
+  unit: defineAsyncComponent(() => import('../stations/unit/UnitStation.vue')),
+  start: defineAsyncComponent(() => import('../stations/start/StartStation.vue')),
+  energy: defineAsyncComponent(() => import('../stations/energy/EnergyStation.vue')),
+  commission: defineAsyncComponent(() => import('../stations/commission/CommissionStation.vue')),
+  handover: defineAsyncComponent(() => import('../stations/handover/HandoverStation.vue')),
+};
+
+const fault = computed(() => rig.assessment?.faults.find((f) => f.station === here.value));
+const saved = computed(() => {
+  const at = new Date(rig.savedAt);
+  return rig.savedAt ? clock(at.getHours() + at.getMinutes() / 60) : '';
+});
+
+watch(
+  () => props.id,
+  (id) => void rig.open(id).catch(() => router.replace('/')),
+  { immediate: true },
+);
+
+function onKey(event: KeyboardEvent): void {
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+    event.preventDefault();
+    if (isTyping(event)) (event.target as HTMLElement).blur();
+    void (event.shiftKey ? rig.redo() : rig.undo());
+    return;
+  }
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+  const at = stations.indexOf(here.value);
+  if (event.key === ']' && at < stations.length - 1) void router.push(`/rig/${props.id}/${stations[at + 1]}`);
+  else if (event.key === '[' && at > 0) void router.push(`/rig/${props.id}/${stations[at - 1]}`);
+  else if (event.key === 'w') rig.figure = rig.figure ? null : rig.focused;
+}
+
+onMounted(() => window.addEventListener('keydown', onKey));
+onUnmounted(() => window.removeEventListener('keydown', onKey));
+</script>
+
+<template>
+  <div v-if="rig.design && rig.assessment" class="frame">
+    <header class="top">
+      <RouterLink to="/" class="home">Yard</RouterLink>
+      <b class="name">{{ rig.design.name }}</b>
+      <span class="soft">{{ rig.design.survey.kind }}{{ rig.design.survey.place.name ? ' · ' + rig.design.survey.place.name : '' }}</span>
+      <span class="space" />
+      <span class="soft" role="status" data-saved>{{ rig.failure ? 'not saved' : rig.waiting > 0 ? 'saving' : 'saved ' + saved }}</span>
+      <button type="button" class="key" :disabled="rig.undoable.length === 0" @click="rig.undo()">undo</button>
+      <button type="button" class="key" :disabled="rig.redoable.length === 0" @click="rig.redo()">redo</button>
+      <HistoryBox :id="id" />
+      <RouterLink to="/bench" class="key">Bench</RouterLink>
+      <TopKeys />
+    </header>
+    <RunLine :id="id" :here="here" :states="rig.assessment.states" />
+    <main class="station">
+      <p v-if="rig.failure" class="failure" role="alert">{{ rig.failure }}</p>
+      <component :is="views[here]" v-if="!fault || here === 'survey'" :key="here">
+        <template v-if="fault" #fault><VerdictBox :verdict="fault.verdict" /></template>
+      </component>
+      <div v-else class="fault"><VerdictBox :verdict="fault.verdict" /></div>
+    </main>
+    <Ledger :id="id" :entries="rig.assessment.ledger" />
+    <WorkingDrawer />
+    <ConflictBox />
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  height: 100%;
+  display: grid;
+  grid-template: 'top top' 50px 'run main' 1fr 'led led' auto / 158px 1fr;
+}
+.top {
+  grid-area: top;
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 0 16px;
+  border-bottom: 2px solid var(--ink);
+  min-width: 0;
+}
+.name {
+  font-size: 20px;
+  white-space: nowrap;
+}
+.space {
+  flex: 1;
+}
+.home,
+.key {
+  border: 1.5px solid var(--rule);
+  border-radius: 3px;
+  padding: 4px 10px;
+  min-height: 34px;
+  background: var(--sheet);
+  color: var(--ink);
+  text-decoration: none;
+  cursor: pointer;
+}
+.home {
+  border-color: var(--ink);
+}
+.key:disabled {
+  color: var(--soft);
+  cursor: default;
+}
+.run {
+  grid-area: run;
+}
+.station {
+  grid-area: main;
+  background: var(--sheet);
+  border-left: 1.5px solid var(--ink);
+  overflow: hidden;
+  min-height: 0;
+  position: relative;
+}
+.ledger {
+  grid-area: led;
+}
+.fault {
+  padding: 20px;
+}
+.failure {
+  position: absolute;
+  z-index: 2;
+  inset: 0 0 auto 0;
+  background: var(--stop);
+  color: var(--sheet);
+  padding: 6px 16px;
+}
+@media (max-width: 700px) {
+  .frame {
+    grid-template: 'top' auto 'run' auto 'main' 1fr 'led' auto / 1fr;
+    height: auto;
+    min-height: 100%;
+  }
+  .top {
+    flex-wrap: wrap;
+    padding: 6px 8px;
+  }
+  .station {
+    border-left: 0;
+    overflow: visible;
+  }
+}
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+defineProps<{ title: string; question: string }>();
+</script>
+
+<template>
+  <div class="layout">
+    <section class="say" :aria-label="`${title}: what you enter`">
+      <h1>{{ title }}</h1>
+      <p class="soft">{{ question }}</p>
+      <slot name="say" />
+    </section>
+    <section class="see" :aria-label="`${title}: what follows`">
+      <slot name="see" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.layout {
+  height: 100%;
+  display: grid;
+  grid-template-columns: 326px 1fr;
+}
+.say {
+  padding: 14px 16px 24px 18px;
+  border-right: 1px solid var(--rule);
+  overflow-y: auto;
+}
+.see {
+  padding: 14px 20px 20px;
+  overflow-y: auto;
+  min-width: 0;
+}
+@media (max-width: 700px) {
+  .layout {
+    grid-template-columns: 1fr;
+    height: auto;
+  }
+  .say {
+    border-right: 0;
+    border-bottom: 1px solid var(--rule);
+  }
+}
+</style>

@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { StartTrial } from '../../api/generated/schema';
+import AskGroup from '../../parts/AskGroup.vue';
+import DrawnChart from '../../parts/DrawnChart.vue';
+import FigureRow from '../../parts/FigureRow.vue';
+import VerdictBox from '../../parts/VerdictBox.vue';
+import { axis, inks, lettering, tip } from '../../parts/chart';
+import { say, shown } from '../../parts/show';
+import { useRig } from '../../stores/rig';
+import StationLayout from '../StationLayout.vue';
+
+const rig = useRig();
+const start = computed(() => rig.assessment!.start!);
+const single = computed(() => !start.value.inverterDriven);
+const soft = computed(() => rig.design!.start.remedy === 'softStarter');
+const ends: Record<string, string> = {
+  starts: 'pass',
+  startsOnlyIfShed: 'caution',
+  startsButCannotRun: 'stop',
+  stalls: 'stop',
+  tripsDuringStart: 'stop',
+};
+
+const trace = computed(() => {
+  const end = Math.max(0.3, start.value.trace.at(-1)?.seconds ?? 1);
+  const bears = start.value.bears.filter((b) => b.seconds <= end * 1.001);
+  const later = start.value.bears.find((b) => b.seconds > end);
+  const last = bears.at(-1);
+  const limit = start.value.bears.length
+    ? [
+        ...bears.map((b) => [Math.max(b.seconds, 0), b.currentA]),
+        ...(later && last
+          ? [
+              [
+                end,
+                last.currentA + ((later.currentA - last.currentA) * Math.log(end / last.seconds)) / Math.log(later.seconds / last.seconds),
+              ],
+            ]
+          : []),
+      ]
+    : [];
+  let stacked = 0;
+  const neighbours = start.value.neighbours.map((n) => {
+    stacked += n.currentA;
+    return { yAxis: stacked, label: { formatter: n.name, position: 'insideStartTop', ...lettering(11.5), color: inks.value.soft } };
+  });
+  return {
+    animation: false,
+    grid: { left: 50, right: 20, top: 28, bottom: 40 },
+    tooltip: tip({ valueFormatter: (v: number) => `${v.toFixed(1)} A` }),
+    xAxis: axis({ type: 'value', min: 0, max: Number(end.toFixed(2)), name: 'seconds', nameLocation: 'middle', nameGap: 24 }),
+    yAxis: axis({ type: 'value', name: 'A', min: 0 }),
+    series: [
+      {
+        name: 'the source bears',
+        type: 'line',
+        data: limit,
+        showSymbol: false,
+        lineStyle: { color: inks.value.stop, width: 2.5, type: [8, 4] },
+        itemStyle: { color: inks.value.stop },
+        endLabel: {
+          show: limit.length > 0,
+          formatter: 'the source bears',
+          ...lettering(12.5),
+          color: inks.value.stop,
+          align: 'right',
+          offset: [-6, -12],
+        },
+        markLine: { silent: true, symbol: 'none', lineStyle: { color: inks.value.rule, width: 1, type: 'solid' }, data: neighbours },
+      },
+      {
+        name: 'all on this source',
+        type: 'line',
+        data: start.value.trace.map((p) => [p.seconds, p.sourceA]),
+        showSymbol: false,
+        lineStyle: { color: inks.value.ink, width: 3 },
+        itemStyle: { color: inks.value.ink },
+        areaStyle: { color: inks.value.ink, opacity: 0.07 },
+      },
+      {
+        name: 'the compressor',
+        type: 'line',
+        data: start.value.trace.map((p) => [p.seconds, p.compressorA]),
+        showSymbol: false,
+        lineStyle: { color: inks.value.cold, width: 2, type: 'dotted' },
+        itemStyle: { color: inks.value.cold },
+      },
+    ],
+    legend: {
+      top: 0,
+      right: 8,
+      textStyle: lettering(12.5),
+      itemHeight: 8,
+      data: ['all on this source', 'the compressor', 'the source bears'],
+    },
+  };
+});
+
+function take(trial: StartTrial): void {
+  if (trial.changes.length) void rig.apply(trial.changes);
+}
+
+function reduce(event: Event): void {
+  void rig.set('/start/reduction', Number((event.target as HTMLInputElement).value));
+}
+</script>
+
+<template>
+  <StationLayout title="Start" question="Will the compressor start on this source?">
+    <template #say>
+      <AskGroup title="The start" :paths="['/start/on', ...(single ? ['/start/remedy'] : [])]">
+        <template v-if="single && soft">
+          <AskGroup title="Soft starter" :paths="['/start/reduction']">
+            <input
+              type="range"
+              min="0.4"
+              max="0.8"
+              step="0.01"
+              :value="rig.design!.start.reduction"
+              aria-label="Soft starter takes away"
+              class="slider"
+              @input="reduce"
+            />
+          </AskGroup>
+        </template>
+      </AskGroup>
+      <AskGroup title="Battery at that moment" :paths="['/start/soc', '/start/reserveSoc']" />
+      <AskGroup title="Cable and pause" :paths="['/start/cableM', '/start/cableMm2', ...(single ? ['/start/restedS'] : [])]" />
+      <AskGroup title="On beside it">
+        <ul class="beside">
+          <li v-for="n in start.neighbours" :key="n.name">
+            <span>{{ n.name }}</span><b>{{ shown(n.powerW, 'electricPower') }}</b
+            ><small class="soft">{{ shown(n.currentA, 'current') }}</small>
+          </li>
+        </ul>
+        <p class="soft small">Devices marked “may be on when the unit starts” in Survey.</p>
+      </AskGroup>
+    </template>
+    <template #see>
+      <VerdictBox :verdict="start.verdict" :findings="start.findings" />
+      <FigureRow :figures="start.figures" />
+      <DrawnChart
+        v-if="start.trace.length"
+        :option="trace"
+        :height="262"
+        label="Current in the first second of the start against what the source bears"
+      />
+      <div v-if="start.remedies.length" class="pair">
+        <section>
+          <h2>Helped by</h2>
+          <table class="sheet">
+            <tbody>
+              <tr v-for="trial in start.remedies" :key="trial.id" :data-remedy="trial.id">
+                <td>{{ say(trial.words) }}</td>
+                <td :class="'severity-' + (ends[trial.outcome] === 'pass' ? 'pass' : ends[trial.outcome])">{{ say(trial.result) }}</td>
+                <td><button type="button" class="plain" @click="take(trial)">take it</button></td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <section>
+          <h2>With what is on beside it</h2>
+          <table class="sheet" data-stacking>
+            <tbody>
+              <tr v-for="trial in start.stacking" :key="trial.id">
+                <td>{{ say(trial.words) }}</td>
+                <td :class="'severity-' + (ends[trial.outcome] === 'pass' ? 'pass' : ends[trial.outcome])">{{ say(trial.result) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+      </div>
+      <p class="soft small">
+        The model is typical, not a measurement: prove it with a clamp meter that catches the inrush, and write the reading down in
+        Commission.
+      </p>
+    </template>
+  </StationLayout>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 22px;
+}
+.beside {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.beside li {
+  display: grid;
+  grid-template-columns: 1fr auto 52px;
+  gap: 8px;
+  border-bottom: 1px solid var(--hair);
+  padding: 4px 0;
+}
+.beside small {
+  text-align: right;
+}
+.small {
+  font-size: 13px;
+  margin-top: 6px;
+}
+.slider {
+  width: 100%;
+  accent-color: var(--ink);
+}
+.severity-pass {
+  color: var(--pass);
+}
+</style>

@@ -1,0 +1,256 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask, Refused } from '../api/client';
+import { choicesOf, fieldAt } from '../api/description';
+import type { RigKind, RigView, YardRig } from '../api/generated/schema';
+import RigElevation from '../parts/RigElevation.vue';
+import { shapeOf } from '../parts/rigShape';
+import TopKeys from '../parts/TopKeys.vue';
+import { say } from '../parts/show';
+
+const router = useRouter();
+const rigs = ref<YardRig[] | null>(null);
+const name = ref('');
+const kind = ref<RigKind>('van');
+const copyOf = ref('');
+const error = ref('');
+const kinds = choicesOf(fieldAt('/survey/kind'));
+
+/** One scale for all: metres to pixels, so that a row of rigs fills the yard. */
+const scale = computed(() => {
+  const metres = (rigs.value ?? []).reduce((sum, r) => sum + width(r), 0);
+  return Math.max(20, Math.min(52, 1160 / Math.max(12, Math.min(metres, 44))));
+});
+
+function width(rig: YardRig): number {
+  const shape = shapeOf(rig.survey);
+  return shape.length + shape.nose + 1.4;
+}
+
+onMounted(load);
+
+async function load(): Promise<void> {
+  rigs.value = await ask<YardRig[]>('GET', '/rigs');
+}
+
+async function begin(): Promise<void> {
+  error.value = '';
+  try {
+    const view = await ask<RigView>('POST', '/rigs', { name: name.value, kind: kind.value, copyOf: copyOf.value || null });
+    await router.push(`/rig/${view.id}/survey`);
+  } catch (e) {
+    error.value = e instanceof Error ? e.message : String(e);
+  }
+}
+
+async function read(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0];
+  if (!file) return;
+  error.value = '';
+  try {
+    const view = await ask<RigView>('POST', '/rigs/import', await file.text());
+    await router.push(`/rig/${view.id}/survey`);
+  } catch (e) {
+    error.value = e instanceof Refused ? `${file.name}: ${e.message}` : String(e);
+  }
+}
+
+const stageWords: Record<string, string> = {
+  survey: 'surveyed',
+  load: 'load found',
+  unit: 'unit chosen',
+  start: 'start settled',
+  energy: 'night settled',
+  commission: 'proved',
+  handover: 'handed over',
+};
+</script>
+
+<template>
+  <div class="yard">
+    <header class="top">
+      <h1>Yard</h1>
+      <span class="soft">{{ rigs ? `${rigs.length} ${rigs.length === 1 ? 'rig' : 'rigs'}, drawn to one scale` : '' }}</span>
+      <span class="space" />
+      <RouterLink to="/bench" class="key">Bench</RouterLink>
+      <TopKeys />
+    </header>
+    <main>
+      <ul v-if="rigs?.length" class="row">
+        <li v-for="rig in rigs" :key="rig.id" :style="{ width: width(rig) * scale + 'px' }">
+          <RouterLink
+            :to="`/rig/${rig.id}/${rig.worst ? (Object.keys(rig.states).find((s) => rig.states[s] === rig.worst!.level) ?? 'survey') : 'survey'}`"
+            class="rig"
+            :data-rig="rig.name"
+          >
+            <svg
+              :viewBox="`${-shapeOf(rig.survey).nose - 0.7} -4.2 ${width(rig)} 4.85`"
+              :width="width(rig) * scale"
+              :height="4.85 * scale"
+              aria-hidden="true"
+            >
+              <RigElevation :survey="rig.survey" :split="rig.split" :has-unit="true" />
+            </svg>
+            <span class="words">
+              <b class="name">{{ rig.name }}</b>
+              <span class="soft">{{ rig.survey.kind }}{{ rig.survey.place.name ? ', ' + rig.survey.place.name : '' }}</span>
+              <span>{{ stageWords[rig.stage] ?? rig.stage }}{{ rig.nextDate ? ` · next ${rig.nextDate}` : '' }}</span>
+              <span v-if="rig.worst" class="worst" :class="'severity-' + rig.worst.level"
+                >{{ rig.worst.level === 'stop' ? '◆' : '▲' }} {{ say(rig.worst.words) }}</span
+              >
+              <span v-else class="fine">● nothing against it</span>
+            </span>
+          </RouterLink>
+        </li>
+      </ul>
+      <p v-else-if="rigs" class="empty">
+        The yard is empty. Begin with the rig that stands in front of you: its kind and a name are enough; the rest is measured in Survey.
+      </p>
+      <form class="begin" @submit.prevent="begin">
+        <h2>Begin a rig</h2>
+        <label>Name <input v-model="name" data-new="name" maxlength="80" /></label>
+        <label
+          >Kind
+          <select v-model="kind" data-new="kind">
+            <option v-for="k in kinds" :key="k.value" :value="k.value">{{ k.label }}</option>
+          </select></label
+        >
+        <label v-if="rigs?.length"
+          >Copied from
+          <select v-model="copyOf">
+            <option value="">nothing</option>
+            <option v-for="r in rigs" :key="r.id" :value="r.id">{{ r.name }}</option>
+          </select></label
+        >
+        <button type="submit" class="plain" data-new="go">begin</button>
+        <label class="file plain">read a job file <input type="file" accept=".json" @change="read" /></label>
+        <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>
+      </form>
+      <p class="soft law">
+        Local codes, the unit's manual and licensed practice come first. Vanto shows its working and its sources; it does not certify.
+      </p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.yard {
+  min-height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+.top {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 0 22px;
+  height: 56px;
+  border-bottom: 2px solid var(--ink);
+}
+.space {
+  flex: 1;
+}
+.key {
+  border: 1.5px solid var(--rule);
+  border-radius: 3px;
+  padding: 4px 10px;
+  min-height: 34px;
+  background: var(--sheet);
+  text-decoration: none;
+}
+main {
+  padding: 18px 22px 28px;
+  flex: 1;
+  background: var(--sheet);
+}
+.row {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 22px 0;
+  margin: 0;
+  padding: 0;
+}
+.rig {
+  display: block;
+  text-decoration: none;
+}
+.rig svg {
+  display: block;
+  border-bottom: 3px solid var(--ink);
+}
+.words {
+  display: grid;
+  gap: 1px;
+  padding: 8px 14px 0 4px;
+  min-width: 150px;
+}
+.name {
+  font-size: 19px;
+  font-weight: 680;
+}
+.rig:hover .name {
+  text-decoration: underline;
+}
+.worst,
+.fine {
+  font-size: 14px;
+  margin-top: 3px;
+  display: -webkit-box;
+  -webkit-line-clamp: 4;
+  line-clamp: 4;
+  -webkit-box-orient: vertical;
+  overflow: hidden;
+}
+.fine {
+  color: var(--pass);
+}
+.empty {
+  font-size: 18px;
+  max-width: 620px;
+  margin: 30px 0;
+}
+.begin {
+  margin-top: 26px;
+  border-top: 1px solid var(--rule);
+  padding-top: 14px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  align-items: center;
+}
+.begin h2,
+.begin p {
+  width: 100%;
+}
+.begin input:not([type='file']),
+.begin select {
+  border: 0;
+  border-bottom: 2px solid var(--ink);
+  background: var(--sheet);
+  min-height: 38px;
+  font-weight: 620;
+  padding: 0 4px;
+}
+.file {
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
+  background: var(--raised);
+  padding: 5px 12px;
+  min-height: 34px;
+  cursor: pointer;
+}
+.file:focus-within {
+  outline: 3px solid var(--focus);
+}
+.file input {
+  position: absolute;
+  opacity: 0;
+  width: 1px;
+}
+.law {
+  margin-top: 18px;
+  font-size: 13.5px;
+}
+</style>
