@@ -1,5 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
 using Vanto.Core.Survey;
 
 namespace Vanto.Core.Start;
@@ -44,7 +45,7 @@ public static class SourceBuilder
             default:
                 throw new InputException("start.on", on.ToString(), on == SourceChoice.Inverter
                     ? "No inverter with a battery bank is on board; add them in Survey or start on another source."
-                    : $"No {(on == SourceChoice.Generator ? "generator" : "shore power")} is on board; add it in Survey or start on another source.");
+                    : $"No {Calls.Name(on)} is on board; add it in Survey or start on another source.");
         }
     }
 

@@ -4,7 +4,7 @@ using Vanto.Core.Quantities;
 namespace Vanto.Core.Start;
 
 /// <summary>Which source on board is asked.</summary>
-public enum SourceChoice { [Called("inverter")] Inverter, [Called("generator")] Generator, [Called("shore")] Shore }
+public enum SourceChoice { [Called("inverter")] Inverter, [Called("generator")] Generator, [Called("shore")] Shore, [Called("sun alone")] Sun }
 
 /// <summary>What the Start station is told.</summary>
 public sealed record StartDesign : DesignPart

@@ -20,6 +20,8 @@ public static class StartStation
         var unit = unitResult.Unit;
         if (unit.IsDc)
             return DcStart.Assess(survey, design, unit, outdoorC);
+        if (design.On == SourceChoice.Sun)
+            return SunStart.Assess(survey, unit, outdoorC);
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
             return WrongVoltage(unit, source);

@@ -1,8 +1,245 @@
+using System.Text.Json;
+using Vanto.Core.Commission;
+using Vanto.Core.Energy;
+using Vanto.Core.Handover;
+using Vanto.Core.Job;
+using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Start;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+using Vanto.Storage;
+
 namespace Vanto.Web.Demo;
 
-/// <summary>Fills an empty store with the demo.</summary>
+/// <summary>The demo's five rigs: invented places, people and classes, each at a different stage of the work.</summary>
 public static class DemoRigs
 {
-    /// <summary>Adds the demo rigs where there are none yet.</summary>
-    public static Task Fill(IServiceProvider services) => Task.CompletedTask;
+    private const string Firm = "Brindle Lane Mobile Cooling";
+
+    private static readonly PlaceDesign SaltpanFlat = new() { Name = "Saltpan Flat", LatitudeDeg = 32.6, LongitudeDeg = -113.4, UtcOffsetH = -7, ElevationM = 410, Month = 8, Day = 14, DryBulbC = 42, NightLowC = 26, HumidityPct = 14, WindMs = 2.5, LinkeTurbidity = 4, Albedo = 0.33 };
+    private static readonly PlaceDesign PortAmbry = new() { Name = "Port Ambry", LatitudeDeg = 17.8, LongitudeDeg = -63.1, UtcOffsetH = -4, ElevationM = 0, Month = 8, Day = 21, DryBulbC = 32, NightLowC = 26, HumidityPct = 62, WindMs = 4, LinkeTurbidity = 4.5, Albedo = 0.08 };
+    private static readonly PlaceDesign UpperCorrie = new() { Name = "Upper Corrie", LatitudeDeg = 39.4, LongitudeDeg = -105.9, UtcOffsetH = -7, ElevationM = 2350, Month = 7, Day = 12, DryBulbC = 30, NightLowC = 9, HumidityPct = 22, WindMs = 2, LinkeTurbidity = 2.5, Albedo = 0.22 };
+    private static readonly PlaceDesign NettleReach = new() { Name = "Nettle Reach", LatitudeDeg = 51.9, LongitudeDeg = 1.1, UtcOffsetH = 0, ElevationM = 4, Month = 7, Day = 21, DryBulbC = 31, NightLowC = 17, HumidityPct = 42, WindMs = 3, LinkeTurbidity = 3.5, Albedo = 0.20 };
+
+    /// <summary>The five designs.</summary>
+    public static IReadOnlyList<JobDesign> Designs { get; } = [Marigold(), Pipit(), GannetsRest(), SeedHouse(), ThistleVan()];
+
+    /// <summary>Adds the demo rigs and their records to a store that has none.</summary>
+    public static async Task Fill(IServiceProvider services)
+    {
+        await using var scope = services.CreateAsyncScope();
+        var log = scope.ServiceProvider.GetRequiredService<RigLog>();
+        var clock = scope.ServiceProvider.GetRequiredService<TimeProvider>();
+        if ((await log.All()).Count > 0)
+            return;
+        foreach (var design in Designs)
+        {
+            var stored = await log.Create(new RevisionDraft(JobFile.Write(design), [], "", "demo", clock.GetUtcNow()));
+            foreach (var (by, readings) in Records(design.Name))
+                await log.Add(new RecordRow { Id = Guid.CreateVersion7(), RigId = stored.Id, Order = await log.NextOrder(stored.Id), At = clock.GetUtcNow(), By = by, Kind = "start-up", Body = JsonSerializer.Serialize(readings, JobFile.Json) });
+        }
+    }
+
+    /// <summary>Start-up readings that go with a demo rig.</summary>
+    public static IEnumerable<(string By, StartUpReadings Readings)> Records(string name) => name switch
+    {
+        "Thistle Van" => [("Piet Okafor-Lund", new StartUpReadings { VacuumStartPa = 41.3, VacuumEndPa = 88, StartA = 17.9, RunV = 118.6, RunA = 9.9, RunW = 1130, EnteringC = 26.5, EnteringRhPct = 52, LeavingC = 14.6, OutdoorC = 27 })],
+        "Pipit" => [("Ottoline Marsh", new StartUpReadings { RunV = 12.4, RunA = 44, RunW = 560, OutdoorC = 26, EnteringC = 27, EnteringRhPct = 30, LeavingC = 15.5 })],
+        _ => [],
+    };
+
+    private static JobDesign Marigold()
+    {
+        var rig = RigPresets.New(RigKind.Bus, "Marigold");
+        return rig with
+        {
+            NextDate = "2027-03-02",
+            Survey = rig.Survey with
+            {
+                Place = SaltpanFlat,
+                HeadingDeg = 180,
+                Space = rig.Survey.Space with { LengthM = 9.4, WidthM = 2.35, HeightM = 1.95 },
+                Roof = rig.Survey.Roof with { InsulationM = 0.050, Paint = "white-aged" },
+                Walls = rig.Survey.Walls with { InsulationM = 0.040, Paint = "mid-green" },
+                Windows =
+                [
+                    new WindowDesign { Name = "windscreen", Side = Side.Front, WidthM = 2.0, HeightM = 1.1, Glazing = "windscreen", Cover = "bubble" },
+                    new WindowDesign { Name = "left side windows", Side = Side.Left, WidthM = 0.85, HeightM = 0.6, Count = 5, Glazing = "tinted", Cover = "light-curtain" },
+                    new WindowDesign { Name = "right side windows", Side = Side.Right, WidthM = 0.85, HeightM = 0.6, Count = 4, Glazing = "tinted", Cover = "light-curtain" },
+                ],
+                People = new PeopleDesign { Count = 2, Activity = Activity.LightWork },
+                Devices =
+                [
+                    new DeviceDesign { Name = "fridge", PowerW = 55, Supply = DeviceSupply.Dc },
+                    new DeviceDesign { Name = "lamps and router", PowerW = 40, From = 17, To = 23, Supply = DeviceSupply.Dc },
+                    new DeviceDesign { Name = "press and glue pot", PowerW = 350, From = 9, To = 16, Supply = DeviceSupply.Ac, OnAtStart = true },
+                    new DeviceDesign { Name = "kettle", PowerW = 1500, From = 7, To = 7.25, Supply = DeviceSupply.Ac, OnAtStart = true },
+                ],
+                Sources = new SourcesDesign
+                {
+                    Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 3, CapacityLeft = 0.9, TemperatureC = 30 },
+                    Inverter = new InverterDesign { RatedW = 3000, OutputV = 120 },
+                    Modules = new ModulesDesign { Count = 6, RatedW = 395 },
+                },
+            },
+            Unit = new UnitDesign { Chosen = "MS-12-120" },
+            Start = new StartDesign { CableM = 7, CableMm2 = 3.31 },
+            Energy = new EnergyDesign { HoldC = 25, OtherwiseC = 27, StartSoc = 0.9 },
+            Handover = new HandoverDesign { Firm = Firm },
+        };
+    }
+
+    private static JobDesign Pipit()
+    {
+        var rig = RigPresets.New(RigKind.Van, "Pipit");
+        return rig with
+        {
+            NextDate = "2026-12-04",
+            Survey = rig.Survey with
+            {
+                Place = UpperCorrie,
+                HeadingDeg = 225,
+                Space = rig.Survey.Space with { LengthM = 4.1, WidthM = 1.8, HeightM = 1.95 },
+                Roof = rig.Survey.Roof with { InsulationM = 0.040, Paint = "silver" },
+                Walls = rig.Survey.Walls with { InsulationM = 0.040, Paint = "dark-blue" },
+                Windows =
+                [
+                    new WindowDesign { Name = "slider window", Side = Side.Right, WidthM = 0.9, HeightM = 0.5, Cover = "quilted" },
+                    new WindowDesign { Name = "rear window", Side = Side.Rear, WidthM = 0.6, HeightM = 0.45, Glazing = "privacy", Cover = "none" },
+                    new WindowDesign { Name = "roof hatch", Side = Side.Roof, WidthM = 0.4, HeightM = 0.4, Glazing = "hatch-double", Cover = "bubble" },
+                ],
+                People = new PeopleDesign { Count = 1, Activity = Activity.BenchWork, AwakeFrom = 7, AwakeTo = 22 },
+                Devices =
+                [
+                    new DeviceDesign { Name = "fridge", PowerW = 35 },
+                    new DeviceDesign { Name = "bench lamps", PowerW = 60, From = 9, To = 18, OnAtStart = true },
+                ],
+                Sources = new SourcesDesign
+                {
+                    Battery = new BatteryDesign { NominalV = 12, BlockAh = 280, Blocks = 1, CableM = 1, CableMm2 = 70, TemperatureC = 20 },
+                    Inverter = new InverterDesign { Fitted = false },
+                    Modules = new ModulesDesign { Count = 1, RatedW = 395 },
+                    Alternator = new AlternatorDesign { PowerW = 700, From = 16, To = 17.5 },
+                },
+            },
+            Unit = new UnitDesign { Chosen = "DR-20-12" },
+            Energy = new EnergyDesign { HoldC = 24, From = 12, To = 22, OtherwiseC = 26, StartHour = 9, StartSoc = 0.95 },
+            Handover = new HandoverDesign { Firm = Firm },
+        };
+    }
+
+    private static JobDesign GannetsRest()
+    {
+        var rig = RigPresets.New(RigKind.Boat, "Gannet's Rest");
+        return rig with
+        {
+            NextDate = "2027-01-15",
+            Survey = rig.Survey with
+            {
+                Place = PortAmbry,
+                HeadingDeg = 80,
+                WaterC = 29,
+                Space = rig.Survey.Space with { LengthM = 7.6, WidthM = 2.7, HeightM = 1.85 },
+                Roof = rig.Survey.Roof with { Paint = "gelcoat" },
+                Walls = rig.Survey.Walls with { Preset = "grp-solid", InsulationM = 0.010, Paint = "dark-blue" },
+                Windows =
+                [
+                    new WindowDesign { Name = "left ports", Side = Side.Left, WidthM = 0.4, HeightM = 0.18, Count = 4, Glazing = "hatch-single", Cover = "light-curtain" },
+                    new WindowDesign { Name = "right ports", Side = Side.Right, WidthM = 0.4, HeightM = 0.18, Count = 4, Glazing = "hatch-single", Cover = "light-curtain" },
+                    new WindowDesign { Name = "deck hatches", Side = Side.Roof, WidthM = 0.5, HeightM = 0.5, Count = 3, Glazing = "hatch-single", Cover = "none" },
+                    new WindowDesign { Name = "companionway", Side = Side.Rear, WidthM = 0.6, HeightM = 0.9, Glazing = "hatch-single", Cover = "none" },
+                ],
+                People = new PeopleDesign { Count = 2, AwakeFrom = 8, AwakeTo = 22 },
+                Devices =
+                [
+                    new DeviceDesign { Name = "fridge and instruments", PowerW = 60 },
+                    new DeviceDesign { Name = "galley outlets", PowerW = 120, From = 18, To = 22, Supply = DeviceSupply.Ac, OnAtStart = true },
+                ],
+                Sources = new SourcesDesign
+                {
+                    Battery = new BatteryDesign { NominalV = 24, BlockAh = 280, Blocks = 1, TemperatureC = 30, CableM = 2, CableMm2 = 70 },
+                    Inverter = new InverterDesign { RatedW = 1600, OutputV = 230, IdleW = 15 },
+                    Generator = new GeneratorDesign { Fitted = true, Kind = GeneratorKind.Conventional, Fuel = FuelKind.Diesel, OutputV = 230, RatedW = 1800, MaximumW = 2200, ChargerW = 1400, AutoStart = true, CoAlarm = true, StartSoc = 0.4, StopSoc = 0.85 },
+                    Modules = new ModulesDesign { Count = 2, RatedW = 395, Mounting = ModuleMounting.WellCooled },
+                },
+            },
+            Load = new LoadDesign { SetpointC = 25, HumidityPct = 55 },
+            Unit = new UnitDesign { Chosen = "MS-26-230", InletRiseK = 2 },
+            Energy = new EnergyDesign { HoldC = 25, From = 21, To = 8, OtherwiseC = 27, StartSoc = 0.9 },
+            Handover = new HandoverDesign { Firm = Firm },
+        };
+    }
+
+    private static JobDesign SeedHouse()
+    {
+        var rig = RigPresets.New(RigKind.Workshop, "Seed House 4");
+        return rig with
+        {
+            NextDate = "2027-02-10",
+            Survey = rig.Survey with
+            {
+                Place = SaltpanFlat,
+                HeadingDeg = 0,
+                Space = rig.Survey.Space with { LengthM = 6, WidthM = 4, HeightM = 2.5, AirChangesPerHour = 0.4, MassJm2K = 120000 },
+                Walls = rig.Survey.Walls with { Preset = "earth", InsulationM = 0.060, Insulation = "cork", Paint = "earth" },
+                Roof = rig.Survey.Roof with { InsulationM = 0.120, Paint = "white-aged" },
+                Windows = [new WindowDesign { Name = "north light", Side = Side.Front, WidthM = 0.9, HeightM = 0.6, Glazing = "double", Cover = "none" }],
+                People = new PeopleDesign { Count = 1, Activity = Activity.LightWork, AwakeFrom = 9, AwakeTo = 11, SleepHere = false },
+                Devices = [],
+                Sources = new SourcesDesign
+                {
+                    Battery = new BatteryDesign { Fitted = false },
+                    Inverter = new InverterDesign { Fitted = false },
+                    Modules = new ModulesDesign { Count = 7, RatedW = 395, Mounting = ModuleMounting.WellCooled },
+                },
+            },
+            Load = new LoadDesign { SetpointC = 18, HumidityPct = 45 },
+            Unit = new UnitDesign { Chosen = "PH-24-240", School = SizingSchool.OversizedOnPurpose, InletRiseK = 1 },
+            Start = new StartDesign { On = SourceChoice.Sun },
+            Energy = new EnergyDesign { HoldC = 18, From = 9, To = 17, OtherwiseC = 18, StartHour = 6 },
+            Handover = new HandoverDesign { Firm = Firm },
+        };
+    }
+
+    private static JobDesign ThistleVan()
+    {
+        var rig = RigPresets.New(RigKind.Rv, "Thistle Van");
+        return rig with
+        {
+            NextDate = "2026-12-11",
+            Units = UnitSystem.Customary,
+            Survey = rig.Survey with
+            {
+                Place = NettleReach,
+                HeadingDeg = 270,
+                Space = rig.Survey.Space with { LengthM = 5.6, WidthM = 2.05, HeightM = 1.95 },
+                Roof = rig.Survey.Roof with { InsulationM = 0.025, Paint = "white-aged" },
+                Walls = rig.Survey.Walls with { InsulationM = 0.025, Paint = "tan" },
+                Windows =
+                [
+                    new WindowDesign { Name = "windscreen", Side = Side.Front, WidthM = 1.7, HeightM = 0.8, Glazing = "windscreen", Cover = "none" },
+                    new WindowDesign { Name = "left windows", Side = Side.Left, WidthM = 1.1, HeightM = 0.55, Count = 2, Cover = "light-curtain" },
+                    new WindowDesign { Name = "right windows", Side = Side.Right, WidthM = 1.1, HeightM = 0.55, Count = 2, Cover = "light-curtain" },
+                ],
+                People = new PeopleDesign { Count = 2 },
+                Devices =
+                [
+                    new DeviceDesign { Name = "fridge", PowerW = 110, Supply = DeviceSupply.Ac, OnAtStart = true },
+                    new DeviceDesign { Name = "microwave", PowerW = 1200, From = 18, To = 18.25, Supply = DeviceSupply.Ac, OnAtStart = false },
+                ],
+                Sources = new SourcesDesign
+                {
+                    Battery = new BatteryDesign { Fitted = false },
+                    Inverter = new InverterDesign { Fitted = false },
+                    Generator = new GeneratorDesign { Fitted = true, RatedW = 1800, MaximumW = 2200, AllowedFrom = 8, AllowedTo = 22, CoAlarm = true },
+                },
+            },
+            Unit = new UnitDesign { Chosen = "RT-11-115" },
+            Start = new StartDesign { On = SourceChoice.Generator, Remedy = StartRemedy.SoftStarter, Reduction = 0.65, CableM = 6 },
+            Energy = new EnergyDesign { HoldC = 25, From = 12, To = 21, OtherwiseC = 27, StartHour = 8 },
+            Handover = new HandoverDesign { Firm = Firm, Contact = "bench line 14", Owner = "the Thistle Van crew", Remarks = "Start the generator, let it run for two minutes, then switch the unit on. Microwave only with the unit off." },
+        };
+    }
 }
