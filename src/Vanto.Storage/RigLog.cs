@@ -98,7 +98,13 @@ public sealed class RigLog(VantoStore store)
 
     private static RevisionRow Row(Guid id, int number, RevisionDraft draft) => new()
     {
-        RigId = id, Number = number, At = draft.At, Design = draft.Design, Paths = Lines(draft.Paths), Client = draft.Client, Label = draft.Label,
+        RigId = id,
+        Number = number,
+        At = draft.At,
+        Design = draft.Design,
+        Paths = Lines(draft.Paths),
+        Client = draft.Client,
+        Label = draft.Label,
     };
 
     private static string Lines(IReadOnlyList<string> paths) => string.Join('\n', paths);

@@ -109,8 +109,14 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
             var readings = Readings(typed);
             await log.Add(new RecordRow
             {
-                Id = Guid.CreateVersion7(), RigId = id, Order = await log.NextOrder(id), At = clock.GetUtcNow(), By = typed.By.Trim(), Kind = "start-up",
-                Body = JsonSerializer.Serialize(readings, JobFile.Json), Corrects = typed.Corrects,
+                Id = Guid.CreateVersion7(),
+                RigId = id,
+                Order = await log.NextOrder(id),
+                At = clock.GetUtcNow(),
+                By = typed.By.Trim(),
+                Kind = "start-up",
+                Body = JsonSerializer.Serialize(readings, JobFile.Json),
+                Corrects = typed.Corrects,
             });
         }
         finally

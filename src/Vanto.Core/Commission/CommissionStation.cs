@@ -11,8 +11,8 @@ namespace Vanto.Core.Commission;
 /// <summary>Readings of one start-up as typed; an empty one was not taken.</summary>
 public sealed record StartUpReadings : DesignPart
 {
-    [Field(QuantityKind.AbsolutePressure, 0.13, 150000, Label = "Vacuum when the pump was shut off", Optional = true)] public double? VacuumStartPa { get; init; }
-    [Field(QuantityKind.AbsolutePressure, 0.13, 150000, Label = "Vacuum ten minutes later", Optional = true)] public double? VacuumEndPa { get; init; }
+    [Field(QuantityKind.Vacuum, 0.13, 150000, Label = "Vacuum when the pump was shut off", Optional = true)] public double? VacuumStartPa { get; init; }
+    [Field(QuantityKind.Vacuum, 0.13, 150000, Label = "Vacuum ten minutes later", Optional = true)] public double? VacuumEndPa { get; init; }
     [Field(QuantityKind.Current, 0.1, 2000, Label = "Start current, clamp meter on inrush", Optional = true)] public double? StartA { get; init; }
     [Field(QuantityKind.Voltage, 8, 280, Label = "Volts at the terminals, running", Optional = true)] public double? RunV { get; init; }
     [Field(QuantityKind.Current, 0.1, 400, Label = "Amperes, running", Optional = true)] public double? RunA { get; init; }
@@ -87,7 +87,7 @@ public static class CommissionStation
         };
         var working = Working.Start().Given("p₀", "when shut off", first / MicronPa, "micron", Sources.Nist).Given("p₁₀", "ten minutes later", after / MicronPa, "micron", Sources.Nist)
             .Step("verdict", "p₀ ≤ 500; p₁₀ ≤ 1000 pass, ≤ 2000 caution, above stop", $"{after / MicronPa:0}", after / MicronPa, "micron", Sources.Trade).Done();
-        return new VerdictRow("vacuum", "Vacuum hold", new Measure(after, QuantityKind.AbsolutePressure), new Measure(1000 * MicronPa, QuantityKind.AbsolutePressure), band,
+        return new VerdictRow("vacuum", "Vacuum hold", new Measure(after, QuantityKind.Vacuum), new Measure(1000 * MicronPa, QuantityKind.Vacuum), band,
             passed ? BandVerdict.Pass : level == Severity.Stop ? BandVerdict.Stop : BandVerdict.Caution, words, working);
     }
 

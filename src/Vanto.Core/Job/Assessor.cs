@@ -70,7 +70,7 @@ public static class Assessor
             var aim = Phrase.Of($"of {energy.WindowHours:Hours}");
             ledger.Add(new("night", "energy", new(energy.HeldHours, QuantityKind.Hours), aim,
                 energy.HasBattery ? Phrase.Of($"lowest charge {energy.MinSoc:Fraction}") : Phrase.Of($"no battery"), 0.8 * energy.HeldHours / energy.WindowHours, 0.8, true, energy.Verdict.State));
-            ledger.Add(new("sun", "energy", new(energy.SunWh, QuantityKind.Energy), Phrase.Of($"a day"), Phrase.Of($"the day takes {energy.NeedWh:Energy}"), Gauge(energy.SunWh, energy.NeedWh), 0.8, true, energy.Verdict.State));
+            ledger.Add(new("sun", "energy", new(energy.SunWh, QuantityKind.Energy), Phrase.Of($"a day"), Phrase.Of($"the day takes {energy.NeedWh:Energy}"), Gauge(energy.SunWh, energy.NeedWh), 0.8, true, StationState.Passed));
         }
         if (unit is not null)
         {

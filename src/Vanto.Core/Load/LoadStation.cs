@@ -48,8 +48,17 @@ public static class LoadStation
 
     private static readonly Dictionary<Cause, string> Labels = new()
     {
-        [Cause.Roof] = "roof", [Cause.Walls] = "walls", [Cause.Floor] = "floor", [Cause.GlassConduction] = "glass, warmth", [Cause.GlassSun] = "sun through glass",
-        [Cause.Air] = "outside air", [Cause.People] = "people", [Cause.Appliances] = "devices", [Cause.DampAir] = "damp air", [Cause.DampPeople] = "breath and sweat", [Cause.DampAppliances] = "steam",
+        [Cause.Roof] = "roof",
+        [Cause.Walls] = "walls",
+        [Cause.Floor] = "floor",
+        [Cause.GlassConduction] = "glass, warmth",
+        [Cause.GlassSun] = "sun through glass",
+        [Cause.Air] = "outside air",
+        [Cause.People] = "people",
+        [Cause.Appliances] = "devices",
+        [Cause.DampAir] = "damp air",
+        [Cause.DampPeople] = "breath and sweat",
+        [Cause.DampAppliances] = "steam",
     };
 
     /// <summary>The design day of the surveyed rig, sixteen headings and what would buy most.</summary>

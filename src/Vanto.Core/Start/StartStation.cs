@@ -39,8 +39,13 @@ public static class StartStation
         var neighbours = Neighbours(survey);
         var start = new StartCase
         {
-            Motor = motor, Source = source, Remedy = design.Remedy, Reduction = design.Reduction, SecondsOff = design.RestedS,
-            Line = new Complex(Conductors.LoopOhm(design.CableM, design.CableMm2, 30), 0), Neighbours = [fan, .. neighbours],
+            Motor = motor,
+            Source = source,
+            Remedy = design.Remedy,
+            Reduction = design.Reduction,
+            SecondsOff = design.RestedS,
+            Line = new Complex(Conductors.LoopOhm(design.CableM, design.CableMm2, 30), 0),
+            Neighbours = [fan, .. neighbours],
         };
         if (design.Remedy == StartRemedy.SoftStarter && !StartVerdict.ReductionFits(motor, design.Reduction))
             throw new InputException("start.reduction", $"{design.Reduction:0.00}", FormattableString.Invariant($"a reduction of {design.Reduction:0%} holds the current below what the compressor runs at; at most {1 - 1.2 * unit.RlaA / unit.LraA:0%} fits this unit"));

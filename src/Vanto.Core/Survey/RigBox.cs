@@ -66,10 +66,18 @@ public static class RigBox
             throw new InputException("survey.place.nightLowC", $"{place.NightLowC} °C", FormattableString.Invariant($"The night low ({place.NightLowC} °C) is above the hottest hour ({place.DryBulbC} °C)."));
         return new DesignWeather
         {
-            LatitudeDeg = place.LatitudeDeg, LongitudeDeg = place.LongitudeDeg, UtcOffsetH = place.UtcOffsetH, ElevationM = place.ElevationM, Month = place.Month, Day = place.Day,
-            DryBulbC = place.DryBulbC, DailyRangeK = place.DryBulbC - place.NightLowC,
+            LatitudeDeg = place.LatitudeDeg,
+            LongitudeDeg = place.LongitudeDeg,
+            UtcOffsetH = place.UtcOffsetH,
+            ElevationM = place.ElevationM,
+            Month = place.Month,
+            Day = place.Day,
+            DryBulbC = place.DryBulbC,
+            DailyRangeK = place.DryBulbC - place.NightLowC,
             HumidityRatioAtPeak = MoistAir.RatioFromRh(place.DryBulbC, place.HumidityPct, MoistAir.Pressure(place.ElevationM)),
-            LinkeTurbidity = place.LinkeTurbidity, Albedo = place.Albedo, WindMs = place.WindMs,
+            LinkeTurbidity = place.LinkeTurbidity,
+            Albedo = place.Albedo,
+            WindMs = place.WindMs,
         };
     }
 

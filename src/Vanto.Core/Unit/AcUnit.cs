@@ -80,13 +80,36 @@ public static class UnitCatalogue
 
     private static AcUnit Rooftop(string id, double volts, double hertz, double capacity, double power, double rla, double lra, double fan, double mass) => new()
     {
-        Id = id, Kind = AcKind.RooftopSingleSpeed, SupplyVoltageV = volts, FrequencyHz = hertz, RatedCapacityW = capacity, RatedPowerW = power,
-        MinCapacityW = capacity, MaxCapacityW = capacity, RlaA = rla, LraA = lra, FanPowerW = fan, StandbyPowerW = 5, MassKg = mass, MaxOutdoorC = 46,
+        Id = id,
+        Kind = AcKind.RooftopSingleSpeed,
+        SupplyVoltageV = volts,
+        FrequencyHz = hertz,
+        RatedCapacityW = capacity,
+        RatedPowerW = power,
+        MinCapacityW = capacity,
+        MaxCapacityW = capacity,
+        RlaA = rla,
+        LraA = lra,
+        FanPowerW = fan,
+        StandbyPowerW = 5,
+        MassKg = mass,
+        MaxOutdoorC = 46,
     };
 
     private static AcUnit Split(string id, AcKind kind, double volts, double hertz, double capacity, double power, double min, double max, double fan, double standby, double mass) => new()
     {
-        Id = id, Kind = kind, SupplyVoltageV = volts, FrequencyHz = hertz, RatedCapacityW = capacity, RatedPowerW = power, MinCapacityW = min, MaxCapacityW = max,
-        PowerFactorRun = hertz == 0 ? 1 : 0.97, FanPowerW = fan, StandbyPowerW = standby, MassKg = mass, MaxOutdoorC = 50,
+        Id = id,
+        Kind = kind,
+        SupplyVoltageV = volts,
+        FrequencyHz = hertz,
+        RatedCapacityW = capacity,
+        RatedPowerW = power,
+        MinCapacityW = min,
+        MaxCapacityW = max,
+        PowerFactorRun = hertz == 0 ? 1 : 0.97,
+        FanPowerW = fan,
+        StandbyPowerW = standby,
+        MassKg = mass,
+        MaxOutdoorC = 50,
     };
 }

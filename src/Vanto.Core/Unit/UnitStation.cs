@@ -37,6 +37,7 @@ public sealed record UnitAssessment(
 public static class UnitStation
 {
     private const int MildEveningHour = 21;
+    private const double QuietEveningShare = 0.15;
 
     /// <summary>Compares all units on this design day and judges the chosen one.</summary>
     /// <exception cref="InputException">An unknown unit, or own entries with values out of range.</exception>
@@ -126,7 +127,9 @@ public static class UnitStation
             yield return new Finding("cap.area-rule", Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The area rule was made for houses."), []);
         if (chosen.HoursBelowMin > 0 && oversized)
             yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), remedies);
-        if (chosen.EveningRhPct > 60)
+        if (load.Day.SensibleW[MildEveningHour] < QuietEveningShare * load.PeakSensibleW)
+            yield return Finding.Of("air.quiet-evening", Severity.Note, $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
+        else if (chosen.EveningRhPct > 60)
             yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), remedies);
         else if (chosen.EveningRhPct > 55)
             yield return Finding.Of("air.damp", Severity.Note, $"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity.");

@@ -62,7 +62,7 @@ public static class DemoRigs
                 HeadingDeg = 180,
                 Space = rig.Survey.Space with { LengthM = 9.4, WidthM = 2.35, HeightM = 1.95 },
                 Roof = rig.Survey.Roof with { InsulationM = 0.050, Paint = "white-aged" },
-                Walls = rig.Survey.Walls with { InsulationM = 0.040, Paint = "mid-green" },
+                Walls = rig.Survey.Walls with { InsulationM = 0.050, ThermalBreak = true, Paint = "cream" },
                 Windows =
                 [
                     new WindowDesign { Name = "windscreen", Side = Side.Front, WidthM = 2.0, HeightM = 1.1, Glazing = "windscreen", Cover = "bubble" },
@@ -110,7 +110,7 @@ public static class DemoRigs
                     new WindowDesign { Name = "rear window", Side = Side.Rear, WidthM = 0.6, HeightM = 0.45, Glazing = "privacy", Cover = "none" },
                     new WindowDesign { Name = "roof hatch", Side = Side.Roof, WidthM = 0.4, HeightM = 0.4, Glazing = "hatch-double", Cover = "bubble" },
                 ],
-                People = new PeopleDesign { Count = 1, Activity = Activity.BenchWork, AwakeFrom = 7, AwakeTo = 22 },
+                People = new PeopleDesign { Count = 1, Activity = Activity.LightWork, AwakeFrom = 7, AwakeTo = 22 },
                 Devices =
                 [
                     new DeviceDesign { Name = "fridge", PowerW = 35 },

@@ -110,8 +110,12 @@ internal static class CheckRigs
                     {
                         Unit = UnitCatalogue.Find("DR-30-48")!,
                         Bank = new BatteryBank(Chemistry.Lfp, 16, 100, extraResistance: 0.006),
-                        StepS = 300, OutdoorC = outA, IrradianceWm2 = sunA,
-                        SetpointC = Map(h => In(h, 21, 7) ? 24 : 26), DcLoadW = Map(h => In(h, 18, 23) || In(h, 6, 8) ? 70 : 30), AcLoadW = new double[steps],
+                        StepS = 300,
+                        OutdoorC = outA,
+                        IrradianceWm2 = sunA,
+                        SetpointC = Map(h => In(h, 21, 7) ? 24 : 26),
+                        DcLoadW = Map(h => In(h, 18, 23) || In(h, 6, 8) ? 70 : 30),
+                        AcLoadW = new double[steps],
                         Modules = new EnergyModules(name == "A3" ? 0 : 3, 200),
                         AlternatorW = name == "A1" ? Map(h => In(h, 16, 17.5) ? 1000 : 0) : null,
                         StartSoc = name == "A2" ? 0.60 : 0.95,
@@ -125,10 +129,14 @@ internal static class CheckRigs
                     {
                         Unit = UnitCatalogue.Find("MS-12-120")!,
                         Bank = new BatteryBank(Chemistry.Lfp, 16, ampHours ?? 200, ageCapacity: name == "B2" ? 0.8 : 1, ageResistance: name == "B2" ? 1.5 : 1, extraResistance: 0.003),
-                        StepS = 300, OutdoorC = outB, IrradianceWm2 = sunB,
-                        SetpointC = Map(h => (In(h, 21, 7) ? 25 : 27) + setpointShift), DcLoadW = Map(_ => 45),
+                        StepS = 300,
+                        OutdoorC = outB,
+                        IrradianceWm2 = sunB,
+                        SetpointC = Map(h => (In(h, 21, 7) ? 25 : 27) + setpointShift),
+                        DcLoadW = Map(_ => 45),
                         AcLoadW = Map(h => In(h, 18.5, 18.75) || In(h, 7, 7.25) ? 1300 : In(h, 18, 22) ? 260 : 90),
-                        Inverter = new EnergyInverter(new InverterModel(3000, 35), 3000), Modules = new EnergyModules(modules ?? 6, 410),
+                        Inverter = new EnergyInverter(new InverterModel(3000, 35), 3000),
+                        Modules = new EnergyModules(modules ?? 6, 410),
                         PowerCapW = name == "B3" ? 300 : double.PositiveInfinity,
                     },
                     new LumpedCabin(125, 1400e3, outB, [.. hours.Select((h, i) => 1.60 * sunB[i] + (In(h, 17, 9) ? 280 : 0))], 29, 18.5));
@@ -140,11 +148,19 @@ internal static class CheckRigs
                     {
                         Unit = UnitCatalogue.Find("MS-26-230")!,
                         Bank = new BatteryBank(Chemistry.Agm, 12, 440, extraResistance: 0.002),
-                        StepS = 300, OutdoorC = outC, IrradianceWm2 = sunC,
-                        SetpointC = Map(h => In(h, 21, 8) ? 25 : 26), DcLoadW = Map(_ => 60), AcLoadW = Map(h => In(h, 18, 22) ? 120 : 40),
-                        Inverter = new EnergyInverter(new InverterModel(1600, 15), 1600), Modules = new EnergyModules(2, 180, 0.85), Levels = BatteryLevels.Lead,
+                        StepS = 300,
+                        OutdoorC = outC,
+                        IrradianceWm2 = sunC,
+                        SetpointC = Map(h => In(h, 21, 8) ? 25 : 26),
+                        DcLoadW = Map(_ => 60),
+                        AcLoadW = Map(h => In(h, 18, 22) ? 120 : 40),
+                        Inverter = new EnergyInverter(new InverterModel(1600, 15), 1600),
+                        Modules = new EnergyModules(2, 180, 0.85),
+                        Levels = BatteryLevels.Lead,
                         Generator = name == "C1" ? new EnergyGenerator(1800, 1800, FuelKind.Diesel) : null,
-                        GeneratorAllowed = [.. hours.Select(h => In(h, 8, 21))], ChargerAcMaxW = 1600, ChargerEfficiency = 0.88,
+                        GeneratorAllowed = [.. hours.Select(h => In(h, 8, 21))],
+                        ChargerAcMaxW = 1600,
+                        ChargerEfficiency = 0.88,
                     },
                     new LumpedCabin(60, 700e3, outC, [.. hours.Select((h, i) => 0.80 * sunC[i] + (In(h, 18, 9) ? 210 : 0))], 28, 19.0));
         }
@@ -156,9 +172,17 @@ internal static class CheckRigs
         return EnergySimulation.Run(
             new EnergyCase
             {
-                Unit = UnitCatalogue.Find("RT-13-115")!, Bank = new BatteryBank(Chemistry.Lfp, 4, 100), StepS = 60,
-                OutdoorC = Flat(36), IrradianceWm2 = Flat(0), SetpointC = Flat(25), DcLoadW = Flat(0), AcLoadW = Flat(0),
-                ShoreW = Flat(name == "D5" ? 1200 : 2000), FanOn = name == "D3", HysteresisK = name == "D2" ? 0.3 : 1.0,
+                Unit = UnitCatalogue.Find("RT-13-115")!,
+                Bank = new BatteryBank(Chemistry.Lfp, 4, 100),
+                StepS = 60,
+                OutdoorC = Flat(36),
+                IrradianceWm2 = Flat(0),
+                SetpointC = Flat(25),
+                DcLoadW = Flat(0),
+                AcLoadW = Flat(0),
+                ShoreW = Flat(name == "D5" ? 1200 : 2000),
+                FanOn = name == "D3",
+                HysteresisK = name == "D2" ? 0.3 : 1.0,
             },
             new LumpedCabin(150, 900e3, Flat(36), Flat(500), 30, 18));
     }

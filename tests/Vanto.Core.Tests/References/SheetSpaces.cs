@@ -12,10 +12,26 @@ public static class SheetSpaces
     {
         Weather = new DesignWeather
         {
-            LatitudeDeg = 34.2, LongitudeDeg = -114.0, UtcOffsetH = -7, ElevationM = 250, Month = 7, Day = 21, DryBulbC = 43, DailyRangeK = 14,
-            HumidityRatioAtPeak = MoistAir.RatioFromWetBulb(43, 21.5, MoistAir.Pressure(250)), LinkeTurbidity = 4.0, Albedo = 0.25, WindMs = 2,
+            LatitudeDeg = 34.2,
+            LongitudeDeg = -114.0,
+            UtcOffsetH = -7,
+            ElevationM = 250,
+            Month = 7,
+            Day = 21,
+            DryBulbC = 43,
+            DailyRangeK = 14,
+            HumidityRatioAtPeak = MoistAir.RatioFromWetBulb(43, 21.5, MoistAir.Pressure(250)),
+            LinkeTurbidity = 4.0,
+            Albedo = 0.25,
+            WindMs = 2,
         },
-        HeadingDeg = 180, SetpointC = 25, SetpointRhPct = 50, VolumeM3 = 13.5, FloorM2 = 7.6, MassJm2K = 40e3, AirChangesPerHour = 1.5,
+        HeadingDeg = 180,
+        SetpointC = 25,
+        SetpointRhPct = 50,
+        VolumeM3 = 13.5,
+        FloorM2 = 7.6,
+        MassJm2K = 40e3,
+        AirChangesPerHour = 1.5,
         Faces =
         [
             new("roof", FaceKind.Roof, 7.4, 0, 0, VanSkin, 0.30, 0.55),
@@ -70,10 +86,27 @@ public static class SheetSpaces
         {
             Weather = new DesignWeather
             {
-                LatitudeDeg = 30.2, LongitudeDeg = -92.5, UtcOffsetH = -6, ElevationM = 12, Month = 7, Day = 21, DryBulbC = 35, DailyRangeK = 10,
-                HumidityRatioAtPeak = MoistAir.RatioFromWetBulb(35, 26, MoistAir.Pressure(12)), LinkeTurbidity = 4.5, Albedo = 0.20, WindMs = 2,
+                LatitudeDeg = 30.2,
+                LongitudeDeg = -92.5,
+                UtcOffsetH = -6,
+                ElevationM = 12,
+                Month = 7,
+                Day = 21,
+                DryBulbC = 35,
+                DailyRangeK = 10,
+                HumidityRatioAtPeak = MoistAir.RatioFromWetBulb(35, 26, MoistAir.Pressure(12)),
+                LinkeTurbidity = 4.5,
+                Albedo = 0.20,
+                WindMs = 2,
             },
-            HeadingDeg = 180, SetpointC = 24.5, SetpointRhPct = 50, VolumeM3 = 46, FloorM2 = 23, MassJm2K = 45e3, AirChangesPerHour = 1.0, FreshAirM3s = 0.010,
+            HeadingDeg = 180,
+            SetpointC = 24.5,
+            SetpointRhPct = 50,
+            VolumeM3 = 46,
+            FloorM2 = 23,
+            MassJm2K = 45e3,
+            AirChangesPerHour = 1.0,
+            FreshAirM3s = 0.010,
             Faces =
             [
                 new("roof", FaceKind.Roof, 24, 0, 0, [Layer.Of("steel", 0.0012), Layer.Of("pu-closed", 0.050), Layer.Of("plywood", 0.009)], 0.25, 0.35),
@@ -108,10 +141,27 @@ public static class SheetSpaces
         {
             Weather = new DesignWeather
             {
-                LatitudeDeg = 17.9, LongitudeDeg = -62.6, UtcOffsetH = -4, ElevationM = 0, Month = 8, Day = 21, DryBulbC = 32, DailyRangeK = 6,
-                HumidityRatioAtPeak = MoistAir.RatioFromWetBulb(32, 26.5, MoistAir.Pressure(0)), LinkeTurbidity = 4.5, Albedo = 0.07, WindMs = 4,
+                LatitudeDeg = 17.9,
+                LongitudeDeg = -62.6,
+                UtcOffsetH = -4,
+                ElevationM = 0,
+                Month = 8,
+                Day = 21,
+                DryBulbC = 32,
+                DailyRangeK = 6,
+                HumidityRatioAtPeak = MoistAir.RatioFromWetBulb(32, 26.5, MoistAir.Pressure(0)),
+                LinkeTurbidity = 4.5,
+                Albedo = 0.07,
+                WindMs = 4,
             },
-            HeadingDeg = 80, SetpointC = 25, SetpointRhPct = 55, VolumeM3 = 24, FloorM2 = 15, MassJm2K = 70e3, AirChangesPerHour = 2.0, WaterC = 29,
+            HeadingDeg = 80,
+            SetpointC = 25,
+            SetpointRhPct = 55,
+            VolumeM3 = 24,
+            FloorM2 = 15,
+            MassJm2K = 70e3,
+            AirChangesPerHour = 2.0,
+            WaterC = 29,
             Faces =
             [
                 new("deck", FaceKind.Roof, 16, 0, 0, deck, 0.30, 0),

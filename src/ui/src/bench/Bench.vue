@@ -15,9 +15,10 @@ const shown = computed(() => {
 const groups = computed(() => {
   const map = new Map<string, CalculatorView[]>();
   for (const c of shown.value) map.set(c.station, [...(map.get(c.station) ?? []), c]);
-  return [...map];
+  return [...map].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b));
 });
 const open = computed(() => all.value.find((c) => c.name === props.name) ?? null);
+const order = ['Physics', 'Load', 'Unit', 'Start', 'Energy', 'Commission', 'Handover'];
 const stations: Record<string, string> = { Physics: 'Air, sun, skin, batteries' };
 
 onMounted(async () => {

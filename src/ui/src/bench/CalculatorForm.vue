@@ -180,6 +180,7 @@ watch(() => settings.units, fill);
   min-height: 30px;
 }
 small {
+  margin-left: 3px;
   color: var(--soft);
   min-width: 22px;
 }

@@ -83,6 +83,7 @@ b {
   font-weight: 650;
 }
 small {
+  margin-left: 4px;
   color: var(--soft);
   font-size: 13px;
 }

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import AskField from './AskField.vue';
 
-defineProps<{ title: string; paths?: string[]; open?: boolean }>();
+withDefaults(defineProps<{ title: string; paths?: string[]; open?: boolean }>(), { open: true, paths: () => [] });
 </script>
 
 <template>
-  <details class="group" :open="open ?? true">
+  <details class="group" :open="open">
     <summary>
       <h2>{{ title }}</h2>
     </summary>
-    <AskField v-for="path in paths ?? []" :key="path" :path="path" />
+    <AskField v-for="path in paths" :key="path" :path="path" />
     <slot />
   </details>
 </template>

@@ -46,6 +46,7 @@ b {
   font-weight: 650;
 }
 small {
+  margin-left: 3px;
   color: var(--soft);
 }
 button.bare {

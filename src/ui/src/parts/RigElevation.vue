@@ -7,8 +7,15 @@ import { shapeOf, windowBoxes } from './rigShape';
 const props = defineProps<{ survey: SurveyDesign; split: boolean; hasUnit: boolean; unit?: AcUnit | null }>();
 const shape = computed(() => shapeOf(props.survey));
 const windows = computed(() => windowBoxes(props.survey, 'left'));
+const gabled = computed(() => props.survey.kind === 'cabin' || props.survey.kind === 'workshop');
+const roofStart = computed(() => (shape.value.boat ? shape.value.length * 0.22 : gabled.value ? shape.value.length * 0.52 : 0.15));
+const roofSlope = computed(() => (gabled.value ? (Math.atan2(0.8, shape.value.length / 2 + 0.25) * 180) / Math.PI : 0));
+const roofTop = computed(() => (gabled.value ? -shape.value.height - 0.86 : -shape.value.height - 0.1));
 const modules = computed(() =>
-  Math.min(props.survey.sources.modules.count, Math.max(1, Math.floor((shape.value.length - (props.split ? 0.3 : 1.2)) / 1.1))),
+  Math.min(
+    props.survey.sources.modules.count,
+    Math.max(1, Math.floor((shape.value.length * (shape.value.boat ? 0.62 : gabled.value ? 0.5 : 1) - (props.split ? 0.3 : 1.2)) / 1.1)),
+  ),
 );
 
 const body = computed(() => {
@@ -46,13 +53,26 @@ const body = computed(() => {
     />
     <circle v-for="x in shape.wheels" :key="x" :cx="x" :cy="0.22" :r="shape.wheelRadius" class="wheel" />
     <path v-if="shape.boat" :d="`M ${-shape.nose - 0.6} 0.02 H ${shape.length + 0.9}`" class="water" />
-    <g v-if="modules > 0 && survey.sources.modules.count > 0">
-      <rect v-for="i in modules" :key="i" :x="0.15 + (i - 1) * 1.1" :y="-shape.height - 0.1" width="1.02" height="0.06" class="module" />
+    <g v-if="modules > 0 && survey.sources.modules.count > 0" :transform="`rotate(${roofSlope} ${roofStart} ${roofTop})`">
+      <rect v-for="i in modules" :key="i" :x="roofStart + (i - 1) * 1.1" :y="roofTop" width="1.02" height="0.06" class="module" />
     </g>
     <rect v-if="hasUnit && !split" :x="shape.length * 0.62" :y="-shape.height - 0.28" width="0.95" height="0.28" rx="0.06" class="unit" />
     <g v-if="hasUnit && split">
-      <rect :x="shape.length + 0.02" :y="-0.75" width="0.3" height="0.55" class="unit" />
-      <rect :x="shape.length - 0.85" :y="-shape.height + 0.12" width="0.8" height="0.24" rx="0.05" class="unit" />
+      <rect
+        :x="shape.boat ? shape.length * 0.93 : shape.length + 0.02"
+        :y="shape.boat ? -shape.height * 0.55 - 0.55 : -0.75"
+        width="0.3"
+        height="0.55"
+        class="unit"
+      />
+      <rect
+        :x="shape.boat ? shape.length * 0.62 : shape.length - 0.85"
+        :y="-shape.height + (shape.boat ? 0.14 : 0.12)"
+        width="0.8"
+        height="0.24"
+        rx="0.05"
+        class="unit"
+      />
     </g>
   </g>
 </template>

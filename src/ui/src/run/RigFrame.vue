@@ -118,6 +118,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
   color: var(--ink);
   text-decoration: none;
   cursor: pointer;
+  display: inline-flex;
+  align-items: center;
 }
 .home {
   border-color: var(--ink);

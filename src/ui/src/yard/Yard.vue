@@ -17,10 +17,10 @@ const copyOf = ref('');
 const error = ref('');
 const kinds = choicesOf(fieldAt('/survey/kind'));
 
-/** One scale for all: metres to pixels, so that a row of rigs fills the yard. */
+/** One scale for all, metres to pixels: few rigs are drawn large, many small. */
 const scale = computed(() => {
-  const metres = (rigs.value ?? []).reduce((sum, r) => sum + width(r), 0);
-  return Math.max(20, Math.min(52, 1160 / Math.max(12, Math.min(metres, 44))));
+  const count = rigs.value?.length ?? 0;
+  return count <= 2 ? 62 : count <= 6 ? 42 : 28;
 });
 
 function width(rig: YardRig): number {
@@ -85,9 +85,9 @@ const stageWords: Record<string, string> = {
             :data-rig="rig.name"
           >
             <svg
-              :viewBox="`${-shapeOf(rig.survey).nose - 0.7} -4.2 ${width(rig)} 4.85`"
+              :viewBox="`${-shapeOf(rig.survey).nose - 0.7} -3.5 ${width(rig)} 4.15`"
               :width="width(rig) * scale"
-              :height="4.85 * scale"
+              :height="4.15 * scale"
               aria-hidden="true"
             >
               <RigElevation :survey="rig.survey" :split="rig.split" :has-unit="true" />
@@ -95,7 +95,9 @@ const stageWords: Record<string, string> = {
             <span class="words">
               <b class="name">{{ rig.name }}</b>
               <span class="soft">{{ rig.survey.kind }}{{ rig.survey.place.name ? ', ' + rig.survey.place.name : '' }}</span>
-              <span>{{ stageWords[rig.stage] ?? rig.stage }}{{ rig.nextDate ? ` · next ${rig.nextDate}` : '' }}</span>
+              <span
+                >{{ stageWords[rig.stage] ?? rig.stage }} <span v-if="rig.nextDate" class="date">· next {{ rig.nextDate }}</span></span
+              >
               <span v-if="rig.worst" class="worst" :class="'severity-' + rig.worst.level"
                 >{{ rig.worst.level === 'stop' ? '◆' : '▲' }} {{ say(rig.worst.words) }}</span
               >
@@ -158,6 +160,8 @@ const stageWords: Record<string, string> = {
   min-height: 34px;
   background: var(--sheet);
   text-decoration: none;
+  display: inline-flex;
+  align-items: center;
 }
 main {
   padding: 18px 22px 28px;
@@ -168,7 +172,7 @@ main {
   list-style: none;
   display: flex;
   flex-wrap: wrap;
-  gap: 22px 0;
+  gap: 26px 0;
   margin: 0;
   padding: 0;
 }
@@ -192,6 +196,9 @@ main {
 }
 .rig:hover .name {
   text-decoration: underline;
+}
+.date {
+  white-space: nowrap;
 }
 .worst,
 .fine {

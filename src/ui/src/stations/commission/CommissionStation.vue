@@ -23,7 +23,13 @@ async function record(): Promise<void> {
   for (const key of Object.keys(errors)) delete errors[key];
   general.value = '';
   try {
-    const view = await ask<RigView>('POST', `/rigs/${rig.id}/records`, { by: by.value, units: settings.units, decimalComma, readings: typed, corrects: corrects.value });
+    const view = await ask<RigView>('POST', `/rigs/${rig.id}/records`, {
+      by: by.value,
+      units: settings.units,
+      decimalComma,
+      readings: typed,
+      corrects: corrects.value,
+    });
     rig.take(view);
     for (const key of Object.keys(typed)) delete typed[key];
     corrects.value = null;
@@ -65,7 +71,10 @@ function open(row: VerdictRow): void {
 <template>
   <StationLayout title="Commission" question="Does it do what was predicted?">
     <template #say>
-      <p class="caution">Prove dead before a cover comes off. Capacitors hold charge for minutes. Readings of the running unit only with covers on and an insulated clamp.</p>
+      <p class="caution">
+        Prove dead before a cover comes off. Capacitors hold charge for minutes. Readings of the running unit only with covers on and an
+        insulated clamp.
+      </p>
       <form @submit.prevent="record">
         <h2>{{ corrects ? 'Correct a record' : 'Record a start-up' }}</h2>
         <label class="reading"
@@ -73,7 +82,14 @@ function open(row: VerdictRow): void {
         ></label>
         <label v-for="field in recordFields" :key="field.path" class="reading">
           <span>{{ field.label }}</span>
-          <span class="value"><input v-model="typed[field.path.slice(1)]" :data-reading="field.path.slice(1)" autocomplete="off" :aria-invalid="!!errors[field.path.slice(1)]" /><small>{{ symbolOf(field.quantity!) }}</small></span>
+          <span class="value"
+            ><input
+              v-model="typed[field.path.slice(1)]"
+              :data-reading="field.path.slice(1)"
+              autocomplete="off"
+              :aria-invalid="!!errors[field.path.slice(1)]"
+            /><small>{{ symbolOf(field.quantity!) }}</small></span
+          >
           <em v-if="errors[field.path.slice(1)]" role="alert">{{ errors[field.path.slice(1)] }}</em>
         </label>
         <p v-if="general" class="severity-stop" role="alert">{{ general }}</p>
@@ -112,7 +128,9 @@ function open(row: VerdictRow): void {
         </tbody>
       </table>
       <h2 class="log">Log</h2>
-      <p v-if="rig.records.length === 0" class="soft">Nothing is recorded yet. What is recorded here is never changed: a correction is a new record that points at the old.</p>
+      <p v-if="rig.records.length === 0" class="soft">
+        Nothing is recorded yet. What is recorded here is never changed: a correction is a new record that points at the old.
+      </p>
       <table v-else class="sheet" data-log>
         <tbody>
           <tr v-for="r in [...rig.records].reverse()" :key="r.id" :class="{ struck: isCorrected(r.id) }">

@@ -83,7 +83,7 @@ const picture = computed(() => {
       axis({
         type: 'value',
         gridIndex: 0,
-        min: Math.floor(Math.min(...temps) / 5) * 5,
+        min: Math.floor((Math.min(...temps) - 1.5) / 5) * 5,
         max: Math.ceil(Math.max(...temps) / 5) * 5,
         name: symbolOf('temperature'),
         nameGap: 6,

@@ -15,8 +15,6 @@ const load = computed(() => rig.assessment!.load!);
 
 const tints = computed(() => {
   const i = inks.value;
-  const mix = (colour: string, share: number) => `color-mix(in srgb, ${colour} ${share}%, ${i.sheet})`;
-  void mix;
   return [i.heat, i.heat, i.heat, i.sun, i.sun, i.shore, i.stored, i.fuel, i.cold, i.cold, i.cold];
 });
 const strengths = [0.95, 0.65, 0.38, 0.45, 0.9, 0.75, 0.75, 0.75, 0.85, 0.6, 0.4];
@@ -25,11 +23,11 @@ const stack = computed(() => {
   const shownCauses = load.value.causes.map((c, i) => ({ ...c, i })).filter((c) => Math.max(...c.watts.map(Math.abs)) > 5);
   return {
     animation: false,
-    grid: { left: 52, right: 126, top: 16, bottom: 26 },
+    grid: { left: 52, right: 12, top: 18, bottom: 26 },
     tooltip: tip({ valueFormatter: (v: number) => `${Math.round(v)} ${symbolOf('power')}` }),
     xAxis: axis({
       type: 'category',
-      data: Array.from({ length: 24 }, (_, h) => String(h + 1)),
+      data: Array.from({ length: 24 }, (_, h) => `${String(h).padStart(2, '0')}:00`),
       axisLabel: { ...lettering(12), color: inks.value.soft, interval: 2 },
       boundaryGap: true,
     }),

@@ -40,11 +40,11 @@ const trace = computed(() => {
           : []),
       ]
     : [];
-  let stacked = 0;
-  const neighbours = start.value.neighbours.map((n) => {
-    stacked += n.currentA;
-    return { yAxis: stacked, label: { formatter: n.name, position: 'insideStartTop', ...lettering(11.5), color: inks.value.soft } };
-  });
+  const beside = start.value.neighbours.reduce((sum, n) => sum + n.currentA, 0);
+  const neighbours =
+    beside > 0
+      ? [{ yAxis: beside, label: { formatter: 'on beside it', position: 'insideStartTop', ...lettering(12), color: inks.value.soft } }]
+      : [];
   return {
     animation: false,
     grid: { left: 50, right: 20, top: 28, bottom: 40 },

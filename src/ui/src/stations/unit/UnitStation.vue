@@ -183,15 +183,17 @@ const chart = computed(() => ({
   overflow-x: auto;
 }
 .candidates {
-  font-size: 14px;
-  min-width: 680px;
+  font-size: 13.5px;
+}
+.candidates button {
+  padding: 3px 8px;
 }
 .candidates td {
   white-space: nowrap;
 }
+.candidates td:nth-child(2),
 .candidates td:nth-child(8) {
   white-space: normal;
-  min-width: 150px;
 }
 .chosen td {
   background: var(--ground);
