@@ -39,6 +39,9 @@ public static class StoreFile
             source.Open();
             copy.Open();
             source.BackupDatabase(copy);
+            using var single = copy.CreateCommand();
+            single.CommandText = "PRAGMA journal_mode=DELETE"; // one file that can be carried away
+            single.ExecuteNonQuery();
         }
         Verify(unfinished);
         File.Move(unfinished, target);

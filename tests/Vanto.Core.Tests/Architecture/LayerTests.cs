@@ -1,0 +1,57 @@
+using ArchUnitNET.Domain;
+using ArchUnitNET.Loader;
+using ArchUnitNET.xUnit;
+using static ArchUnitNET.Fluent.ArchRuleDefinition;
+
+namespace Vanto.Core.Tests.Architecture;
+
+/// <summary>What may lean on what.</summary>
+public class LayerTests
+{
+    private static readonly ArchUnitNET.Domain.Architecture Core = new ArchLoader().LoadAssemblies(typeof(Vanto.Core.Job.Assessor).Assembly).Build();
+
+    /// <summary>Stations in the order of the work; a station may not use a later one.</summary>
+    private static readonly string[] Order = ["Survey", "Load", "Unit", "Start", "Energy", "Commission", "Handover"];
+
+    public static IEnumerable<object[]> Later => Order.SelectMany((station, i) => Order.Skip(i + 1).Select(later => new object[] { station, later }));
+
+    [Fact]
+    public void The_core_references_nothing_that_does_input_or_output()
+    {
+        string[] allowed = ["System.Runtime", "System.Collections", "System.Linq", "System.Text.Json", "System.Text.RegularExpressions", "System.Threading.Tasks.Parallel", "System.Threading", "System.Numerics.Vectors", "System.Runtime.Numerics", "System.Memory", "System.Runtime.InteropServices", "System.Text.Encodings.Web", "System.Collections.Immutable", "System.ComponentModel.Primitives", "System.Collections.Concurrent"];
+        typeof(Vanto.Core.Job.Assessor).Assembly.GetReferencedAssemblies().Select(a => a.Name!).ShouldBeSubsetOf(allowed);
+    }
+
+    [Fact]
+    public void The_core_reads_no_file_clock_console_or_chance() =>
+        Types().That().ResideInAssembly(typeof(Vanto.Core.Job.Assessor).Assembly).Should()
+            .NotDependOnAnyTypesThat().HaveFullNameMatching(@"^System\.(IO\.(File|Directory|Stream)|Console|Net\.|Random|Environment|TimeProvider|Diagnostics\.Stopwatch)")
+            .Check(Core);
+
+    [Fact]
+    public void The_clock_is_never_asked()
+    {
+        IType[] clocks = [.. Core.Types.Where(t => t.FullName is "System.DateTime" or "System.DateTimeOffset")];
+        Core.Types.SelectMany(t => t.Dependencies).Where(d => d is ArchUnitNET.Domain.Dependencies.MethodCallDependency call && clocks.Contains(call.Target) && (call.TargetMember.Name.Contains("get_Now", StringComparison.Ordinal) || call.TargetMember.Name.Contains("get_UtcNow", StringComparison.Ordinal)))
+            .ShouldBeEmpty();
+    }
+
+    [Theory]
+    [MemberData(nameof(Later))]
+    public void A_station_does_not_lean_on_a_later_one(string station, string later) =>
+        Types().That().ResideInNamespaceMatching($@"^Vanto\.Core\.{station}$").Should()
+            .NotDependOnAnyTypesThat().ResideInNamespaceMatching($@"^Vanto\.Core\.{later}$")
+            .Check(Core);
+
+    [Theory]
+    [InlineData("Quantities", "Findings")]
+    [InlineData("Quantities", "Physics")]
+    [InlineData("Physics", "Survey")]
+    [InlineData("Physics", "Load")]
+    [InlineData("Physics", "Job")]
+    [InlineData("Findings", "Job")]
+    public void Common_rooms_do_not_lean_on_what_is_built_on_them(string room, string above) =>
+        Types().That().ResideInNamespaceMatching($@"^Vanto\.Core\.{room}$").Should()
+            .NotDependOnAnyTypesThat().ResideInNamespaceMatching($@"^Vanto\.Core\.{above}$")
+            .Check(Core);
+}

@@ -1,0 +1,96 @@
+using Vanto.Core.Energy;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Load;
+using Vanto.Core.Start;
+using Vanto.Core.Survey;
+using Vanto.Core.Tests.References;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Tests.Mistakes;
+
+/// <summary>Mistakes of sizing that a design must show before they cost anything. Common practice, no published source.</summary>
+public class SizeMistakes
+{
+    [Fact]
+    public void M01_capacity_by_floor_area_alone_far_too_big()
+    {
+        var result = Assessor.Assess(NewcomersVan.Design with { Unit = NewcomersVan.Design.Unit with { Chosen = "MS-36-240" } });
+        var large = Single(result.Unit!.Findings, "cap.large");
+        large.Level.ShouldBe(Severity.Caution);
+        large.Remedies.ShouldNotBeEmpty();
+        Single(result.Unit.Findings, "unit.turn-down");
+        result.Unit.Candidates.Single(c => c.Id == "MS-36-240").HoursBelowMin.ShouldBeGreaterThan(6);
+        Single(result.Unit.Findings, "cap.area-rule").Words.Measures[0].Value.ShouldBe(113 * 5.4 * 1.9, 12);
+    }
+
+    [Fact]
+    public void M01_a_unit_that_fits_its_load_raises_none_of_it()
+    {
+        var fitting = Assessor.Assess(NewcomersVan.Design).Unit!.Candidates.First(c => c.Level is null);
+        var result = Assessor.Assess(NewcomersVan.Design with { Unit = NewcomersVan.Design.Unit with { Chosen = fitting.Id } });
+        result.Unit!.Findings.ShouldNotContain(f => f.Code == "cap.large" || f.Code == "cap.small");
+    }
+
+    [Fact]
+    public void M03_a_source_bought_for_the_surge_names_the_cheaper_way()
+    {
+        var result = Assessor.Assess(NewcomersVan.With(s => s with { Inverter = s.Inverter with { RatedW = 5000 }, Battery = s.Battery with { Blocks = 6 } }));
+        result.Start!.Outcome.ShouldBe(StartOutcome.Starts);
+        var finding = Single(result.Start.Findings, "source.bought-for-surge");
+        finding.Words.Measures[1].Value.ShouldBeLessThan(finding.Words.Measures[0].Value);
+        finding.Remedies[0].Changes.ShouldContain(c => c.Path == "/start/remedy");
+    }
+
+    [Fact]
+    public void M04_an_inverter_that_carries_the_run_trips_on_the_start_and_a_soft_starter_mends_it()
+    {
+        var design = NewcomersVan.Design with { Unit = NewcomersVan.Design.Unit with { Chosen = "RT-11-115" } };
+        var result = Assessor.Assess(design);
+        result.Start!.Outcome.ShouldBe(StartOutcome.TripsDuringStart);
+        result.Start.RunA.ShouldBeLessThan(2000 / 120.0, "the run alone is within the inverter");
+        result.Start.Trace.ShouldNotBeEmpty();
+        var trips = result.Start.Findings.First(f => f.Level == Severity.Stop);
+        trips.Remedies.ShouldContain(r => r.Words.ToString().Contains("soft starter"));
+        var helped = Assessor.Assess(design with { Start = design.Start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.70 } });
+        helped.Start!.Outcome.ShouldBe(StartOutcome.Starts);
+    }
+
+    [Fact]
+    public void M05_a_start_that_works_alone_and_not_beside_the_kettle()
+    {
+        var design = NewcomersVan.With(d => d with { OnAtStart = true });
+        var result = Assessor.Assess(design with { Start = design.Start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.70 } });
+        result.Start!.Outcome.ShouldBe(StartOutcome.StartsOnlyIfShed);
+        Single(result.Start.Findings, "start.neighbours").Words.ToString().ShouldContain("kettle");
+        result.Start.Stacking.ShouldContain(t => t.Id == "alone" && t.Outcome == StartOutcome.Starts);
+        result.Start.Stacking.ShouldContain(t => t.Id == "kettle" && t.Outcome != StartOutcome.Starts);
+    }
+
+    [Fact]
+    public void M06_the_batterys_limit_ends_the_start_although_energy_is_there()
+    {
+        var design = NewcomersVan.With(s => s with { Inverter = s.Inverter with { RatedW = 5000, Class = InverterClass.Transformer }, Battery = s.Battery with { Blocks = 1, BlockLimitA = 30 } });
+        var result = Assessor.Assess(design with { Start = design.Start with { Soc = 1 } });
+        var finding = Single(result.Start!.Findings, "start.battery");
+        finding.Level.ShouldBe(Severity.Stop);
+        finding.Words.ToString().ShouldContain("although it holds energy");
+        var more = Assessor.Assess(NewcomersVan.With(s => s with { Inverter = s.Inverter with { RatedW = 5000, Class = InverterClass.Transformer }, Battery = s.Battery with { Blocks = 8 } }));
+        more.Start!.Findings.ShouldNotContain(f => f.Code == "start.battery");
+    }
+
+    [Theory]
+    [InlineData(0.9, Severity.Note)]
+    [InlineData(0.08, Severity.Caution)]
+    public void M07_a_budget_by_plate_watts_is_held_against_the_simulation(double guess, Severity level)
+    {
+        var result = Assessor.Assess(NewcomersVan.Design with { Energy = NewcomersVan.Design.Energy with { HandDuty = guess }, Start = NewcomersVan.Design.Start with { Remedy = StartRemedy.SoftStarter } });
+        var finding = Single(result.Energy!.Findings, "budget.disagrees");
+        finding.Level.ShouldBe(level, "a hand figure below the truth is the dangerous one");
+        result.Energy.Budget.FoundDuty.ShouldBeInRange(0.1, 0.7);
+        var agreed = Assessor.Assess(NewcomersVan.Design with { Energy = NewcomersVan.Design.Energy with { HandDuty = result.Energy.Budget.FoundDuty } });
+        agreed.Energy!.Findings.ShouldNotContain(f => f.Code == "budget.disagrees");
+    }
+
+    private static Finding Single(IReadOnlyList<Finding> findings, string code) => findings.Single(f => f.Code == code);
+}
