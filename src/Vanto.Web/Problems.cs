@@ -7,6 +7,12 @@ namespace Vanto.Web;
 /// <summary>Turns refused input into problem documents that name field, value and range.</summary>
 public sealed class InputProblems : IExceptionHandler
 {
+    /// <summary>
+    /// Sent by the interface with each keystroke: half a number is refused like any bad value, but a browser must not log it as a fault,
+    /// so the problem document (with its own status 400) comes with 200.
+    /// </summary>
+    public const string TypingHeader = "Vanto-Typing";
+
     /// <inheritdoc />
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancellationToken)
     {
@@ -19,7 +25,7 @@ public sealed class InputProblems : IExceptionHandler
         };
         if (problem is null)
             return false;
-        context.Response.StatusCode = problem.Status!.Value;
+        context.Response.StatusCode = context.Request.Headers.ContainsKey(TypingHeader) ? StatusCodes.Status200OK : problem.Status!.Value;
         await context.Response.WriteAsJsonAsync(problem, options: null, contentType: "application/problem+json", cancellationToken);
         return true;
     }

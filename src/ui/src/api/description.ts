@@ -32,6 +32,17 @@ export function fieldAt(path: string): FieldInfo {
   return field;
 }
 
+/** What a change at a path is called: the field's label with the part it lies in. */
+export function labelOf(path: string): string {
+  const parts = path.split('/').filter(Boolean);
+  const label = fields.get(path.replace(/\/\d+(?=\/|$)/g, '/*'))?.label ?? parts.at(-1) ?? path;
+  return parts.length > 2 ? `${parts.slice(1, -1).map(counted).join(' ')}: ${label}` : label;
+}
+
+function counted(part: string): string {
+  return /^\d+$/.test(part) ? String(Number(part) + 1) : part;
+}
+
 /** The unit a quantity is shown in. */
 export function unitOf(kind: QuantityKind, customary: boolean): UnitView {
   const quantity = quantities.get(kind)!;

@@ -43,12 +43,8 @@ function fill(): void {
 
 async function run(): Promise<void> {
   try {
-    result.value = await ask<CalculationResult>('POST', `/calc/${props.calculator.name}`, {
-      inputs: values,
-      typed: { ...typed },
-      units: settings.units,
-      decimalComma,
-    });
+    const request = { inputs: values, typed: { ...typed }, units: settings.units, decimalComma };
+    result.value = await ask<CalculationResult>('POST', `/calc/${props.calculator.name}`, request, true);
     errors.value = {};
   } catch (error) {
     if (error instanceof Refused) errors.value = Object.fromEntries(error.errors.map((e) => [e.field, e.reason]));

@@ -13,14 +13,9 @@ const rig = useRig();
     <div v-for="figure in figures" :key="figure.label">
       <dt>{{ figure.label }}</dt>
       <dd>
-        <button
-          type="button"
-          class="bare"
-          :aria-label="`${figure.label}: open its working`"
-          @focus="rig.focused = figure"
-          @click="rig.figure = figure"
-        >
+        <button type="button" class="bare" title="open its working" @focus="rig.focused = figure" @click="rig.figure = figure">
           <b>{{ parted(figure.value, figure.quantity).number }}</b> <small>{{ parted(figure.value, figure.quantity).symbol }}</small>
+          <span class="shown-to-readers">{{ figure.label }}: open its working</span>
         </button>
       </dd>
     </div>

@@ -6,6 +6,7 @@ const keys = [
   ['s', 'light, dark, sunlight'],
   ['w', 'working of the figure in focus'],
   ['[  ]', 'station before, station after'],
+  ['Esc', 'leave a field'],
   ['Ctrl z', 'undo'],
   ['Ctrl Shift z', 'redo'],
   ['?', 'this list'],

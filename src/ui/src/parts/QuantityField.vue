@@ -14,10 +14,11 @@ const stored = computed(() => valueAt(rig.design, props.path) as number | null);
 const asShown = computed(() => (stored.value === null || stored.value === undefined ? '' : editable(stored.value, field.value.quantity!)));
 const typed = ref(asShown.value);
 const inFocus = ref(false);
+const touched = ref(false);
 const error = computed(() => rig.errors[props.path] ?? '');
 
 watch([asShown, () => settings.units], () => {
-  if (!inFocus.value && !error.value) typed.value = asShown.value;
+  if (!touched.value && !error.value) typed.value = asShown.value;
 });
 
 async function enter(): Promise<void> {
@@ -28,10 +29,12 @@ async function enter(): Promise<void> {
 
 function leave(): void {
   inFocus.value = false;
+  touched.value = false;
   if (!error.value) typed.value = asShown.value;
 }
 
 function keystroke(): void {
+  touched.value = true;
   void rig.type(props.path, typed.value);
 }
 </script>

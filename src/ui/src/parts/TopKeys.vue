@@ -3,11 +3,11 @@ import { settings, switchScheme, switchUnits } from './settings';
 </script>
 
 <template>
-  <button class="key" type="button" :aria-label="`Units: ${settings.units}. Switch`" title="u" @click="switchUnits">
-    {{ settings.units === 'metric' ? '°C · m' : '°F · ft' }}
+  <button class="key" type="button" title="u" @click="switchUnits">
+    {{ settings.units === 'metric' ? '°C · m' : '°F · ft' }}<span class="shown-to-readers">, switch units</span>
   </button>
-  <button class="key" type="button" :aria-label="`Colours: ${settings.scheme}. Switch`" title="s" @click="switchScheme">
-    {{ settings.scheme }}
+  <button class="key" type="button" title="s" @click="switchScheme">
+    {{ settings.scheme }}<span class="shown-to-readers">, switch colours</span>
   </button>
 </template>
 

@@ -2,6 +2,7 @@
 import { ref } from 'vue';
 import { ask } from '../api/client';
 import type { HistoryLine, RigView } from '../api/generated/schema';
+import { labelOf } from '../api/description';
 import { useRig } from '../stores/rig';
 
 const props = defineProps<{ id: string }>();
@@ -21,7 +22,7 @@ async function restore(revision: number): Promise<void> {
 
 function what(line: HistoryLine): string {
   if (line.label) return line.label;
-  const names = line.paths.map((p) => p.split('/').filter(Boolean).slice(-2).join(' '));
+  const names = line.paths.map((p) => labelOf(p));
   return names.slice(0, 3).join(', ') + (names.length > 3 ? ` and ${names.length - 3} more` : '');
 }
 </script>

@@ -47,6 +47,7 @@ function onKey(event: KeyboardEvent): void {
     void (event.shiftKey ? rig.redo() : rig.undo());
     return;
   }
+  if (event.key === 'Escape' && isTyping(event)) (event.target as HTMLElement).blur();
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
   const at = stations.indexOf(here.value);
   if (event.key === ']' && at < stations.length - 1) void router.push(`/rig/${props.id}/${stations[at + 1]}`);
@@ -54,8 +55,8 @@ function onKey(event: KeyboardEvent): void {
   else if (event.key === 'w') rig.figure = rig.figure ? null : rig.focused;
 }
 
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+onMounted(() => window.addEventListener('keydown', onKey, true));
+onUnmounted(() => window.removeEventListener('keydown', onKey, true));
 </script>
 
 <template>

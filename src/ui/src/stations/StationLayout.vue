@@ -4,12 +4,12 @@ defineProps<{ title: string; question: string }>();
 
 <template>
   <div class="layout">
-    <section class="say" :aria-label="`${title}: what you enter`">
+    <section class="say" tabindex="-1" :aria-label="`${title}: what you enter`">
       <h1>{{ title }}</h1>
       <p class="soft">{{ question }}</p>
       <slot name="say" />
     </section>
-    <section class="see" :aria-label="`${title}: what follows`">
+    <section class="see" tabindex="0" :aria-label="`${title}: what follows`">
       <slot name="see" />
     </section>
   </div>

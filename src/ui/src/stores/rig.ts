@@ -35,6 +35,7 @@ interface State {
 const client = crypto.randomUUID();
 const stationParts = ['survey', 'load', 'unit', 'start', 'energy', 'commission', 'handover'] as const;
 let queue: Promise<unknown> = Promise.resolve();
+let lastKey = '';
 let pending: { path: string; edits: Edit[] } | null = null;
 
 /** The value of a design at a path. */
@@ -43,6 +44,11 @@ export function valueAt(design: unknown, path: string): unknown {
     .split('/')
     .filter(Boolean)
     .reduce<unknown>((node, part) => (node as Record<string, unknown> | null | undefined)?.[part], design);
+}
+
+/** Edits with later ones of the same fields in their place. */
+function joined(earlier: Edit[], later: Edit[]): Edit[] {
+  return [...earlier.filter((e) => !later.some((l) => l.path === e.path)), ...later];
 }
 
 /** The open rig: its design, its results, edits under way, undo. */
@@ -77,6 +83,7 @@ export const useRig = defineStore('rig', {
       this.assessment = view.assessment;
       this.records = view.records;
       this.before = {};
+      lastKey = '';
     },
     /** Sends typed text of one field; while one edit is under way only the newest text of a field waits. */
     type(path: string, text: string): Promise<void> {
@@ -109,26 +116,38 @@ export const useRig = defineStore('rig', {
       }
     },
     async send(edits: Edit[], remember: boolean): Promise<void> {
+      if (this.conflict) {
+        this.conflict.wanted = joined(this.conflict.wanted, edits);
+        for (const field of this.conflict.fields) {
+          const mine = edits.find((e) => e.path === field.path);
+          if (mine) field.mine = (mine.text ?? mine.value) as typeof field.mine;
+        }
+        return;
+      }
       const before = edits.map((e) => ({ path: e.path, value: valueAt(this.design, e.path) ?? null }));
       try {
-        const done = await ask<RigChanged>('PATCH', `/rigs/${this.id}`, {
+        const patch = {
           baseRevision: this.revision,
           client,
           units: settings.units,
           decimalComma,
           changes: edits.map((e) => ({ path: e.path, text: e.text ?? null, value: e.value ?? null })),
           label: null,
-        });
+        };
+        const done = await ask<RigChanged>('PATCH', `/rigs/${this.id}`, patch, true);
         for (const edit of edits) delete this.errors[edit.path];
         this.failure = '';
-        this.accept(done);
+        this.accept(done, edits);
         if (remember) this.remember(before, edits);
       } catch (error) {
         this.refuse(error, edits);
       }
     },
-    accept(done: RigChanged): void {
-      this.before = Object.fromEntries((this.assessment?.ledger ?? []).map((entry) => [entry.id, entry.value.value]));
+    accept(done: RigChanged, edits: Edit[]): void {
+      const key = edits.map((e) => e.path).join();
+      if (key !== lastKey || edits.some((e) => e.text === undefined))
+        this.before = Object.fromEntries((this.assessment?.ledger ?? []).map((entry) => [entry.id, entry.value.value]));
+      lastKey = key;
       const fresh = { ...done.assessment } as Record<string, unknown>;
       for (const part of stationParts) if (!done.changed.includes(part)) fresh[part] = this.assessment?.[part] ?? null;
       this.assessment = fresh as unknown as JobAssessment;

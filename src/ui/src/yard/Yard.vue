@@ -37,7 +37,7 @@ async function load(): Promise<void> {
 async function begin(): Promise<void> {
   error.value = '';
   try {
-    const view = await ask<RigView>('POST', '/rigs', { name: name.value, kind: kind.value, copyOf: copyOf.value || null });
+    const view = await ask<RigView>('POST', '/rigs', { name: name.value, kind: kind.value, copyOf: copyOf.value || null }, true);
     await router.push(`/rig/${view.id}/survey`);
   } catch (e) {
     error.value = e instanceof Error ? e.message : String(e);
@@ -49,7 +49,7 @@ async function read(event: Event): Promise<void> {
   if (!file) return;
   error.value = '';
   try {
-    const view = await ask<RigView>('POST', '/rigs/import', await file.text());
+    const view = await ask<RigView>('POST', '/rigs/import', await file.text(), true);
     await router.push(`/rig/${view.id}/survey`);
   } catch (e) {
     error.value = e instanceof Refused ? `${file.name}: ${e.message}` : String(e);

@@ -23,14 +23,8 @@ async function record(): Promise<void> {
   for (const key of Object.keys(errors)) delete errors[key];
   general.value = '';
   try {
-    const view = await ask<RigView>('POST', `/rigs/${rig.id}/records`, {
-      by: by.value,
-      units: settings.units,
-      decimalComma,
-      readings: typed,
-      corrects: corrects.value,
-    });
-    rig.take(view);
+    const wanted = { by: by.value, units: settings.units, decimalComma, readings: typed, corrects: corrects.value };
+    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/records`, wanted, true));
     for (const key of Object.keys(typed)) delete typed[key];
     corrects.value = null;
   } catch (error) {

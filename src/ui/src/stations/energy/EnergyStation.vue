@@ -7,6 +7,7 @@ import VerdictBox from '../../parts/VerdictBox.vue';
 import { axis, inks, lettering, tip } from '../../parts/chart';
 import { clock, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
+import HandBudget from './HandBudget.vue';
 import StationLayout from '../StationLayout.vue';
 
 const rig = useRig();
@@ -199,43 +200,12 @@ const picture = computed(() => {
         title="Sun"
         :paths="['/survey/sources/modules/count', '/survey/sources/modules/ratedW', '/survey/sources/modules/mounting']"
       />
-      <AskGroup title="Budget by hand" :paths="['/energy/handDuty']">
-        <table class="sheet budget">
-          <tbody>
-            <tr v-for="line in energy.budget.lines" :key="line.words">
-              <td>
-                {{ line.words }}<br /><small class="soft">{{ line.numbers }}</small>
-              </td>
-              <td class="number">{{ shown(line.wh, 'energy') }}</td>
-            </tr>
-            <tr>
-              <td><b>by hand, a day</b></td>
-              <td class="number">
-                <b>{{ shown(energy.budget.handWh, 'energy') }}</b>
-              </td>
-            </tr>
-            <tr>
-              <td>simulated</td>
-              <td class="number">{{ shown(energy.budget.simulatedWh, 'energy') }}</td>
-            </tr>
-            <tr>
-              <td>bank by hand</td>
-              <td class="number">{{ shown(energy.budget.handBankAh, 'charge') }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </AskGroup>
     </template>
     <template #see>
       <VerdictBox :verdict="energy.verdict" :findings="energy.findings" />
       <FigureRow :figures="energy.figures" />
       <DrawnChart :option="picture" :height="energy.hasBattery ? 396 : 372" label="Cabin, sun, load and battery over a day and a night" />
+      <HandBudget :budget="energy.budget" />
     </template>
   </StationLayout>
 </template>
-
-<style scoped>
-.budget {
-  font-size: 14px;
-}
-</style>

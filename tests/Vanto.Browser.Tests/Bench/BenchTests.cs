@@ -1,0 +1,44 @@
+using System.IO.Compression;
+using Vanto.Browser.Tests.Run;
+
+namespace Vanto.Browser.Tests.Bench;
+
+public sealed class BenchTests(DemoServer demo) : IClassFixture<DemoServer>
+{
+    [Fact]
+    public void A_calculator_is_found_filled_in_and_shows_its_working()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.Go("/bench");
+        screen.See("input[type='search']").SendKeys("moist air");
+        screen.See("[data-calc='psychrometrics']").SendKeys(OpenQA.Selenium.Keys.Enter);
+        var dryBulb = screen.See("main input");
+        Screen.Into(dryBulb, "95 °F");
+        screen.See("main", "23.9");
+        screen.See("main", "from memory");
+        Screen.Into(dryBulb, "hot");
+        screen.See("main [role='alert']", "hot");
+        screen.IsClean();
+    }
+
+    /// <summary>The first page's scripts: at most 300 kB gzip.</summary>
+    [Fact]
+    public void The_first_page_is_light()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.Go("/");
+        screen.See("[data-rig='Marigold']");
+        var scripts = (IReadOnlyCollection<object>)screen.Driver.ExecuteScript("return performance.getEntriesByType('resource').map(r => r.name).filter(n => n.endsWith('.js'))")!;
+        scripts.Count.ShouldBeGreaterThan(0);
+        var total = scripts.Sum(s => Zipped(Path.Combine(VantoServer.Root, "artifacts", "server", "wwwroot", new Uri((string)s).AbsolutePath[1..])));
+        total.ShouldBeLessThan(300_000);
+    }
+
+    private static long Zipped(string file)
+    {
+        using var memory = new MemoryStream();
+        using (var zip = new GZipStream(memory, CompressionLevel.Optimal, leaveOpen: true))
+            zip.Write(File.ReadAllBytes(file));
+        return memory.Length;
+    }
+}

@@ -1,0 +1,168 @@
+using System.Text.Json;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Interactions;
+using OpenQA.Selenium.Support.UI;
+
+namespace Vanto.Browser.Tests;
+
+/// <summary>A browser on a running Vanto, handled as a person would; it notes console errors and requests that leave or fail.</summary>
+public sealed class Screen : IDisposable
+{
+    private readonly string _profile = Directory.CreateTempSubdirectory("vanto-chromium-").FullName;
+    private readonly Uri _address;
+    private readonly List<string> _expectedFailures = [];
+
+    /// <summary>Opens a browser.</summary>
+    public Screen(Uri address, int width = 1280, int height = 800)
+    {
+        _address = address;
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--lang=en-GB", $"--window-size={width},{height}", $"--user-data-dir={_profile}");
+        options.SetLoggingPreference(LogType.Browser, LogLevel.Warning);
+        options.SetLoggingPreference("performance", LogLevel.All);
+        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin"), options, TimeSpan.FromSeconds(90));
+    }
+
+    /// <summary>The driver.</summary>
+    public ChromeDriver Driver { get; }
+
+    /// <summary>Opens a path.</summary>
+    public void Go(string path) => Driver.Navigate().GoToUrl(new Uri(_address, path));
+
+    /// <summary>The one element, once it is there and shown.</summary>
+    public IWebElement See(string css) => Wait(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed), css);
+
+    /// <summary>All elements at this moment.</summary>
+    public IReadOnlyList<IWebElement> All(string css) => Driver.FindElements(By.CssSelector(css));
+
+    /// <summary>Waits until the text of an element contains words.</summary>
+    public void See(string css, string words) => Wait(() => All(css).FirstOrDefault(e => e.Text.Contains(words, StringComparison.OrdinalIgnoreCase)), $"{css} with \"{words}\"; it reads \"{string.Join(" | ", All(css).Select(e => e.Text).Take(3))}\"");
+
+    /// <summary>Waits until something is so.</summary>
+    public T Wait<T>(Func<T?> look, string what) where T : class
+    {
+        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(30)) { PollingInterval = TimeSpan.FromMilliseconds(40), Message = what };
+        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(NoSuchElementException), typeof(ElementNotInteractableException));
+        return wait.Until(_ => look())!;
+    }
+
+    /// <summary>Waits until a condition holds.</summary>
+    public void Until(Func<bool> holds, string what) => Wait(() => holds() ? "" : null, what);
+
+    /// <summary>Types into the field at a path of the design, replacing what stands there, and waits until it is saved.</summary>
+    public void Type(string path, string text)
+    {
+        var input = See($"input[data-path='{path}']");
+        Into(input, text);
+        input.SendKeys(Keys.Tab);
+        Saved();
+    }
+
+    /// <summary>Replaces the text of an input by the keyboard.</summary>
+    public static void Into(IWebElement input, string text)
+    {
+        input.SendKeys(Keys.Control + "a");
+        input.SendKeys(text.Length == 0 ? Keys.Delete : text);
+    }
+
+    /// <summary>Chooses from a list by the keyboard.</summary>
+    public void Choose(string path, string words)
+    {
+        var box = Wait(() => All($"[data-path='{path}'] input").FirstOrDefault(), path);
+        box.SendKeys(Keys.ArrowDown);
+        See(".el-select__popper .el-select-dropdown__item");
+        for (var presses = 0; presses < 60; presses++)
+        {
+            if (All(".el-select-dropdown__item.is-hovering").Any(e => e.Displayed && e.Text.Contains(words, StringComparison.OrdinalIgnoreCase)))
+            {
+                box.SendKeys(Keys.Enter);
+                Until(() => All(".el-select__popper .el-select-dropdown__item").All(e => !e.Displayed), $"the list of {path} closes");
+                Saved();
+                return;
+            }
+            box.SendKeys(Keys.ArrowDown);
+        }
+        throw new NoSuchElementException($"{path} has no choice \"{words}\"");
+    }
+
+    /// <summary>Presses the button with those words, by the keyboard.</summary>
+    public void Press(string words, string within = "")
+    {
+        var button = Wait(() => All($"{within} button, {within} a").FirstOrDefault(b => b.Displayed && b.Text.Contains(words, StringComparison.OrdinalIgnoreCase)), $"a button \"{words}\" in \"{within}\"");
+        button.SendKeys(Keys.Enter);
+    }
+
+    /// <summary>Sends keys to whatever has the focus.</summary>
+    public void Keyboard(string keys) => new Actions(Driver).SendKeys(keys).Perform();
+
+    /// <summary>Presses a key with control held, and shift where asked.</summary>
+    public void Control(string key, bool shift = false)
+    {
+        var actions = new Actions(Driver).KeyDown(Keys.Control);
+        if (shift)
+            actions.KeyDown(Keys.Shift);
+        actions.SendKeys(key);
+        if (shift)
+            actions.KeyUp(Keys.Shift);
+        actions.KeyUp(Keys.Control).Perform();
+    }
+
+    /// <summary>Waits until nothing is being saved.</summary>
+    public void Saved() => See("[data-saved]", "saved ");
+
+    /// <summary>A refusal of this status at this path is part of the test.</summary>
+    public void Expect(string failure) => _expectedFailures.Add(failure);
+
+    /// <summary>Serious accessibility faults of the page as it stands, by axe-core.</summary>
+    public void IsAccessible()
+    {
+        Driver.ExecuteScript(File.ReadAllText(Path.Combine(VantoServer.Root, "src", "ui", "node_modules", "axe-core", "axe.min.js")));
+        var found = (string?)Driver.ExecuteAsyncScript("""
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { resultTypes: ['violations'] }).then(r => done(JSON.stringify(r.violations
+              .filter(v => v.impact === 'serious' || v.impact === 'critical')
+              .map(v => v.id + ': ' + v.nodes.slice(0, 4).map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join(' | ')))));
+            """);
+        JsonSerializer.Deserialize<string[]>(found!)!.ShouldBeEmpty(Driver.Url);
+    }
+
+    /// <summary>No console error, no failed request, no request to another machine since the browser opened.</summary>
+    public void IsClean()
+    {
+        var faults = new List<string>();
+        foreach (var entry in Driver.Manage().Logs.GetLog(LogType.Browser).Where(e => !_expectedFailures.Any(f => e.Message.Contains(f, StringComparison.Ordinal))))
+            faults.Add($"console: {entry.Message}");
+        foreach (var entry in Driver.Manage().Logs.GetLog("performance"))
+        {
+            using var json = JsonDocument.Parse(entry.Message);
+            var message = json.RootElement.GetProperty("message");
+            var parameters = message.GetProperty("params");
+            var method = message.GetProperty("method").GetString();
+            if (method == "Network.requestWillBeSent")
+            {
+                var url = parameters.GetProperty("request").GetProperty("url").GetString()!;
+                if (!url.StartsWith(_address.ToString(), StringComparison.Ordinal) && !url.StartsWith("data:", StringComparison.Ordinal) && !url.StartsWith("chrome", StringComparison.Ordinal) && !url.StartsWith("blob:", StringComparison.Ordinal))
+                    faults.Add($"leaves the machine: {url}");
+            }
+            else if (method == "Network.responseReceived" && parameters.GetProperty("response").GetProperty("status").GetInt32() is >= 400 and var status && !_expectedFailures.Contains($"{status}"))
+                faults.Add($"{status}: {parameters.GetProperty("response").GetProperty("url").GetString()}");
+        }
+        faults.ShouldBeEmpty();
+    }
+
+    /// <inheritdoc />
+    public void Dispose()
+    {
+        Driver.Quit();
+        Driver.Dispose();
+        try
+        {
+            Directory.Delete(_profile, recursive: true);
+        }
+        catch (IOException)
+        {
+            // The browser may still be closing its files; the folder is temporary.
+        }
+    }
+}
