@@ -81,6 +81,10 @@ public sealed class RigLog(VantoStore store)
     public async Task<IReadOnlyList<RecordRow>> Records(Guid id) =>
         await store.Records.AsNoTracking().Where(r => r.RigId == id).OrderBy(r => r.Order).ToListAsync();
 
+    /// <summary>How many records each rig has; rigs without records are not named.</summary>
+    public async Task<IReadOnlyDictionary<Guid, int>> RecordCounts() =>
+        await store.Records.GroupBy(r => r.RigId).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count);
+
     /// <summary>Adds a record; none is ever changed or removed.</summary>
     public async Task Add(RecordRow record)
     {

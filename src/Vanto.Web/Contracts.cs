@@ -7,8 +7,8 @@ using Vanto.Core.Survey;
 
 namespace Vanto.Web;
 
-/// <summary>A rig in the yard.</summary>
-public sealed record YardRig(Guid Id, string Name, int Revision, DateTimeOffset SavedAt, string NextDate, string Stage, SurveyDesign Survey, bool Split, IReadOnlyDictionary<string, StationState> States, Finding? Worst);
+/// <summary>A rig in the yard; while it is pending its stage, states and worst finding are not worked out yet.</summary>
+public sealed record YardRig(Guid Id, string Name, int Revision, DateTimeOffset SavedAt, string NextDate, string Stage, SurveyDesign Survey, bool Split, IReadOnlyDictionary<string, StationState> States, Finding? Worst, bool Pending);
 
 /// <summary>A rig with all its results.</summary>
 public sealed record RigView(Guid Id, int Revision, DateTimeOffset SavedAt, JobDesign Design, JobAssessment Assessment, IReadOnlyList<CommissionRecord> Records);

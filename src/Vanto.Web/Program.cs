@@ -3,6 +3,7 @@ using Vanto.Web;
 return args.FirstOrDefault() switch
 {
     "describe" => await Describe.Run(args[1]),
+    "schema" => SchemaPage.Write(args[1]),
     "backup" => StoreCommands.Backup(args[1], args[2]),
     "restore" => StoreCommands.Restore(args[1], args[2]),
     _ => await Server.Run(args),

@@ -16,6 +16,7 @@ namespace Vanto.Web;
 public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider clock)
 {
     private static readonly ConcurrentDictionary<Guid, SemaphoreSlim> Turns = new();
+    private static readonly TimeSpan YardPatience = TimeSpan.FromMilliseconds(120);
 
     /// <summary>The rig with its results, or null.</summary>
     public async Task<RigView?> View(Guid id)
@@ -27,19 +28,30 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
         return new RigView(id, stored.Revision, stored.At, design, cache.Assess(id, stored.Revision, design, records), records);
     }
 
-    /// <summary>All rigs for the yard.</summary>
+    /// <summary>
+    /// All rigs for the yard. Those not yet worked out since the server started are assessed until a moment has passed;
+    /// the rest are marked pending, and the next call goes on with them.
+    /// </summary>
     public async Task<IReadOnlyList<YardRig>> Yard()
     {
         var rigs = new List<YardRig>();
+        var counts = await log.RecordCounts();
+        var began = clock.GetTimestamp();
         foreach (var stored in await log.All())
         {
             var design = JobFile.Read(stored.Design);
-            var assessment = cache.Assess(stored.Id, stored.Revision, design, await Records(stored.Id));
-            var stage = Assessor.Stations.LastOrDefault(s => assessment.States[s] is StationState.Passed or StationState.Caution) ?? "survey";
-            var split = assessment.Unit?.Unit.Kind is Vanto.Core.Unit.AcKind.MiniSplitInverter or Vanto.Core.Unit.AcKind.DcNativeSplit or Vanto.Core.Unit.AcKind.PvAssistedSplit or Vanto.Core.Unit.AcKind.RailingPortable;
-            rigs.Add(new YardRig(stored.Id, design.Name, stored.Revision, stored.At, design.NextDate, stage, design.Survey, split, assessment.States, assessment.Worst));
+            var assessment = cache.Known(stored.Id, stored.Revision, counts.GetValueOrDefault(stored.Id))
+                ?? (clock.GetElapsedTime(began) < YardPatience ? cache.Assess(stored.Id, stored.Revision, design, await Records(stored.Id)) : null);
+            rigs.Add(InYard(stored, design, assessment));
         }
         return rigs;
+    }
+
+    private static YardRig InYard(StoredRig stored, JobDesign design, JobAssessment? assessment)
+    {
+        var stage = assessment is null ? "" : Assessor.Stations.LastOrDefault(s => assessment.States[s] is StationState.Passed or StationState.Caution) ?? "survey";
+        var split = assessment?.Unit?.Unit.Kind is Vanto.Core.Unit.AcKind.MiniSplitInverter or Vanto.Core.Unit.AcKind.DcNativeSplit or Vanto.Core.Unit.AcKind.PvAssistedSplit or Vanto.Core.Unit.AcKind.RailingPortable;
+        return new YardRig(stored.Id, design.Name, stored.Revision, stored.At, design.NextDate, stage, design.Survey, split, assessment?.States ?? new Dictionary<string, StationState>(), assessment?.Worst, assessment is null);
     }
 
     /// <summary>Begins a rig.</summary>
@@ -209,15 +221,17 @@ public sealed class AssessmentCache
     private const int Kept = 3;
     private readonly ConcurrentDictionary<Guid, (int Revision, int Records, JobAssessment Assessment)[]> _kept = new();
 
+    /// <summary>The assessment of a revision with that many records where it is in memory, else null.</summary>
+    public JobAssessment? Known(Guid id, int revision, int records) =>
+        (_kept.GetValueOrDefault(id) ?? []).FirstOrDefault(e => e.Revision == revision && e.Records == records).Assessment;
+
     /// <summary>The assessment of a revision, from memory or worked out.</summary>
     public JobAssessment Assess(Guid id, int revision, JobDesign design, IReadOnlyList<CommissionRecord> records)
     {
-        var known = _kept.GetValueOrDefault(id) ?? [];
-        foreach (var entry in known)
-            if (entry.Revision == revision && entry.Records == records.Count)
-                return entry.Assessment;
+        if (Known(id, revision, records.Count) is { } known)
+            return known;
         var assessment = Assessor.Assess(design, records);
-        _kept[id] = [(revision, records.Count, assessment), .. known.Take(Kept - 1)];
+        _kept[id] = [(revision, records.Count, assessment), .. (_kept.GetValueOrDefault(id) ?? []).Take(Kept - 1)];
         return assessment;
     }
 }

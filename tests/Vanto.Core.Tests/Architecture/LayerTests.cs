@@ -1,3 +1,4 @@
+using System.Xml.Linq;
 using ArchUnitNET.Domain;
 using ArchUnitNET.Loader;
 using ArchUnitNET.xUnit;
@@ -54,4 +55,19 @@ public class LayerTests
         Types().That().ResideInNamespaceMatching($@"^Vanto\.Core\.{room}$").Should()
             .NotDependOnAnyTypesThat().ResideInNamespaceMatching($@"^Vanto\.Core\.{above}$")
             .Check(Core);
+
+    [Theory]
+    [InlineData("Vanto.Core", new string[0])]
+    [InlineData("Vanto.Storage", new string[0])]
+    [InlineData("Vanto.Documents", new[] { "Vanto.Core" })]
+    [InlineData("Vanto.Web", new[] { "Vanto.Core", "Vanto.Storage", "Vanto.Documents" })]
+    public void Each_project_leans_only_on_those_below_it(string project, string[] below)
+    {
+        var folder = AppContext.BaseDirectory;
+        while (!File.Exists(Path.Combine(folder, "Vanto.slnx")))
+            folder = Path.GetDirectoryName(folder)!;
+        var file = XDocument.Load(Path.Combine(folder, "src", project, project + ".csproj"));
+        file.Descendants().Attributes("Include").Where(a => a.Parent!.Name.LocalName == "ProjectReference").Select(a => Path.GetFileNameWithoutExtension(a.Value.Replace('\\', '/'))).ShouldBeSubsetOf(below);
+        file.Descendants().Attributes("Include").ShouldAllBe(a => !a.Value.Contains("/ui/"));
+    }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, Refused } from '../api/client';
 import { choicesOf, fieldAt } from '../api/description';
@@ -28,10 +28,18 @@ function width(rig: YardRig): number {
   return shape.length + shape.nose + 1.4;
 }
 
+let here = true;
+let again = 0;
 onMounted(load);
+onUnmounted(() => {
+  here = false;
+  clearTimeout(again);
+});
 
+/** Rigs that the server has not worked out yet are asked for again until they are. */
 async function load(): Promise<void> {
   rigs.value = await ask<YardRig[]>('GET', '/rigs');
+  if (here && rigs.value.some((r) => r.pending)) again = window.setTimeout(load, 60);
 }
 
 async function begin(): Promise<void> {
@@ -96,11 +104,13 @@ const stageWords: Record<string, string> = {
               <b class="name">{{ rig.name }}</b>
               <span class="soft">{{ rig.survey.kind }}{{ rig.survey.place.name ? ', ' + rig.survey.place.name : '' }}</span>
               <span
-                >{{ stageWords[rig.stage] ?? rig.stage }} <span v-if="rig.nextDate" class="date">· next {{ rig.nextDate }}</span></span
+                >{{ stageWords[rig.stage] ?? rig.stage }}
+                <span v-if="rig.nextDate" class="date">{{ rig.pending ? '' : '· ' }}next {{ rig.nextDate }}</span></span
               >
               <span v-if="rig.worst" class="worst" :class="'severity-' + rig.worst.level"
                 >{{ rig.worst.level === 'stop' ? '◆' : '▲' }} {{ say(rig.worst.words) }}</span
               >
+              <span v-else-if="rig.pending" class="soft">being worked out</span>
               <span v-else class="fine">● nothing against it</span>
             </span>
           </RouterLink>

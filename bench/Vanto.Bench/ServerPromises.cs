@@ -1,0 +1,161 @@
+using System.Diagnostics;
+using System.IO.Compression;
+using System.Net.Http.Json;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+
+namespace Vanto.Bench;
+
+/// <summary>Promises of the built server and interface, as ./vanto build leaves them.</summary>
+public static class ServerPromises
+{
+    private const int Port = 5980;
+    private static readonly Uri Address = new($"http://127.0.0.1:{Port}");
+    private static readonly string Program = Path.GetFullPath("artifacts/server/Vanto.Web.dll");
+
+    /// <summary>Measures start, memory, yard, first page and, where a browser is here, the keystroke.</summary>
+    public static async Task<IReadOnlyList<Measured>> Measure(string wanted)
+    {
+        var folder = Directory.CreateTempSubdirectory("vanto-bench-");
+        var rows = new List<Measured>();
+        try
+        {
+            if (wanted != "screen")
+            {
+                rows.Add(await Starts(Path.Combine(folder.FullName, "demo.db")));
+                rows.AddRange(await Demo(Path.Combine(folder.FullName, "demo.db")));
+                rows.AddRange(await FullYard(Path.Combine(folder.FullName, "full.db")));
+                rows.Add(Measured.Of("first page: scripts gzip", 300, "kB", [FirstPageBytes() / 1000.0]));
+            }
+            if (File.Exists("/usr/bin/chromedriver"))
+                rows.Add(await Keystroke(Path.Combine(folder.FullName, "keys.db")));
+            else
+                Console.WriteLine("no chromedriver here: the keystroke is not measured");
+        }
+        finally
+        {
+            folder.Delete(recursive: true);
+        }
+        return rows;
+    }
+
+    private static async Task<Process> Start(string store, params string[] more)
+    {
+        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
+        foreach (var argument in (string[])[Program, "--store", store, "--port", $"{Port}", .. more])
+            start.ArgumentList.Add(argument);
+        var process = Process.Start(start)!;
+        while (await process.StandardOutput.ReadLineAsync() is { } line)
+            if (line.StartsWith("Vanto is at", StringComparison.Ordinal))
+                return process;
+        throw new InvalidOperationException("the server did not start");
+    }
+
+    private static void Stop(Process process)
+    {
+        process.Kill();
+        process.WaitForExit();
+        process.Dispose();
+    }
+
+    private static async Task<Measured> Starts(string store)
+    {
+        Stop(await Start(store, "--demo"));
+        var times = new List<double>();
+        for (var run = 0; run < 5; run++)
+        {
+            var began = Stopwatch.GetTimestamp();
+            var process = await Start(store, "--demo");
+            using var http = new HttpClient { BaseAddress = Address };
+            await http.GetStringAsync("/");
+            times.Add(Stopwatch.GetElapsedTime(began).TotalMilliseconds);
+            Stop(process);
+        }
+        return Measured.Of("start with the demo, second start, to first page served", 2000, "ms", times);
+    }
+
+    private static async Task<IReadOnlyList<Measured>> Demo(string store)
+    {
+        var process = await Start(store, "--demo");
+        using var http = new HttpClient { BaseAddress = Address };
+        for (var i = 0; i < 5; i++)
+            await http.GetStringAsync("/api/rigs");
+        process.Refresh();
+        var memory = Measured.Of("memory of the server at rest with the demo", 200, "MB", [process.WorkingSet64 / 1e6]);
+        Stop(process);
+        return [memory];
+    }
+
+    private static async Task<IReadOnlyList<Measured>> FullYard(string store)
+    {
+        var process = await Start(store);
+        using (var http = new HttpClient { BaseAddress = Address })
+            for (var i = 0; i < 500; i++)
+                (await http.PostAsJsonAsync("/api/rigs", new { name = $"Rig {i}", kind = "van" })).EnsureSuccessStatusCode();
+        Stop(process);
+        process = await Start(store);
+        using var fresh = new HttpClient { BaseAddress = Address };
+        await fresh.GetStringAsync("/api/calc");
+        var times = new List<double>();
+        for (var run = 0; run < 12; run++)
+        {
+            var began = Stopwatch.GetTimestamp();
+            await fresh.GetStringAsync("/api/rigs");
+            times.Add(Stopwatch.GetElapsedTime(began).TotalMilliseconds);
+        }
+        Stop(process);
+        return [Measured.Of("yard of 500 jobs opens, from the first call after a start", 300, "ms", times)];
+    }
+
+    private static long FirstPageBytes()
+    {
+        var root = Path.Combine(Path.GetDirectoryName(Program)!, "wwwroot");
+        var index = File.ReadAllText(Path.Combine(root, "index.html"));
+        return Directory.GetFiles(Path.Combine(root, "assets"), "*.js").Where(f => index.Contains(Path.GetFileName(f), StringComparison.Ordinal)).Sum(Zipped);
+    }
+
+    private static long Zipped(string file)
+    {
+        using var memory = new MemoryStream();
+        using (var zip = new GZipStream(memory, CompressionLevel.Optimal, leaveOpen: true))
+            zip.Write(File.ReadAllBytes(file));
+        return memory.Length;
+    }
+
+    private static async Task<Measured> Keystroke(string store)
+    {
+        var process = await Start(store, "--demo");
+        using var http = new HttpClient { BaseAddress = Address };
+        var rigs = (await http.GetFromJsonAsync<System.Text.Json.Nodes.JsonArray>("/api/rigs"))!;
+        var marigold = (string)rigs.First(r => (string)r!["name"]! == "Marigold")!["id"]!;
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--window-size=1280,800");
+        using var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin"), options);
+        driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromSeconds(60);
+        driver.Navigate().GoToUrl(new Uri(Address, $"/rig/{marigold}/load"));
+        while (driver.FindElements(By.CssSelector("canvas")).Count == 0)
+            await Task.Delay(50);
+        var times = (IReadOnlyCollection<object>)driver.ExecuteAsyncScript("""
+            const done = arguments[arguments.length - 1];
+            const input = document.querySelector("input[data-path='/survey/place/dryBulbC']");
+            const ledger = document.querySelector("[data-ledger='heat']");
+            const times = [];
+            const frame = () => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(r)));
+            (async () => {
+              for (let i = 0; i < 60; i++) {
+                const moved = new Promise(r => { const o = new MutationObserver(() => { o.disconnect(); r(); }); o.observe(ledger, { subtree: true, childList: true, characterData: true }); });
+                const began = performance.now();
+                input.value = String(38 + (i % 7) * 0.7 + (i % 2));
+                input.dispatchEvent(new Event('input', { bubbles: true }));
+                await moved;
+                await frame();
+                if (i >= 10) times.push(performance.now() - began);
+                await new Promise(r => setTimeout(r, 120));
+              }
+              done(times);
+            })();
+            """)!;
+        Stop(process);
+        return Measured.Of("keystroke in a field to ledger and charts repainted (Marigold)", 100, "ms", times.Select(Convert.ToDouble), "server and browser on the same cores");
+    }
+}

@@ -1,0 +1,67 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using CsCheck;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Tests.References;
+
+namespace Vanto.Core.Tests.Job;
+
+public class JobFileTests
+{
+    private static string Root
+    {
+        get
+        {
+            var folder = AppContext.BaseDirectory;
+            while (!File.Exists(Path.Combine(folder, "Vanto.slnx")))
+                folder = Path.GetDirectoryName(folder)!;
+            return folder;
+        }
+    }
+
+    [Fact]
+    public void A_design_comes_back_as_it_went() => JobFile.Write(JobFile.Read(JobFile.Write(NewcomersVan.Design))).ShouldBe(JobFile.Write(NewcomersVan.Design));
+
+    /// <summary>Run <c>./vanto schema</c> after a change of the design's fields.</summary>
+    [Fact]
+    public void The_published_schema_is_the_one_of_this_code()
+    {
+        var page = File.ReadAllText(Path.Combine(Root, "docs", "job-file.md"));
+        var start = page.IndexOf("```json\n", StringComparison.Ordinal) + 8;
+        page[start..page.IndexOf("\n```", start, StringComparison.Ordinal)].ShouldBe(JobFileSchema.Text());
+    }
+
+    [Fact]
+    public void The_schema_names_range_unit_and_choices()
+    {
+        var schema = JsonNode.Parse(JobFileSchema.Text())!;
+        var space = schema["properties"]!["survey"]!["properties"]!["space"]!["properties"]!["lengthM"]!;
+        ((double)space["minimum"]!).ShouldBe(0.8);
+        ((string)space["unit"]!).ShouldBe("m");
+        schema["properties"]!["survey"]!["properties"]!["kind"]!["enum"]!.AsArray().Select(n => (string)n!).ShouldContain("boat");
+    }
+
+    [Fact]
+    public void Any_text_is_read_or_refused_with_a_place() =>
+        Gen.String.Sample(text => Refused(text), iter: 300);
+
+    [Fact]
+    public void A_file_with_one_value_spoilt_is_read_or_refused_with_a_place()
+    {
+        var whole = JobFile.Write(NewcomersVan.Design);
+        Gen.Select(Gen.Int[0, whole.Length - 1], Gen.OneOfConst("", "\"", "}", "-", "9e99", "null", "[", "NaN")).Sample((at, noise) => Refused(whole[..at] + noise + whole[(at + 1)..]), iter: 400);
+    }
+
+    private static void Refused(string text)
+    {
+        try
+        {
+            JobFile.Read(text);
+        }
+        catch (InputException e)
+        {
+            e.Errors.ShouldAllBe(error => error.Field.Length > 0 && error.Reason.Length > 0);
+        }
+    }
+}
