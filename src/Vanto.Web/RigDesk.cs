@@ -191,47 +191,71 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
 
     private RigChanged Changed(Guid id, int number, DateTimeOffset at, JobDesign before, int beforeNumber, JobDesign design, IReadOnlyList<CommissionRecord> records, bool merged)
     {
-        var old = cache.Assess(id, beforeNumber, before, records);
-        var now = cache.Assess(id, number, design, records);
-        var changed = new List<string>();
-        T? Keep<T>(string name, T? was, T? is_) where T : class
+        var old = cache.Of(id, beforeNumber, before, records);
+        var now = cache.Of(id, number, design, records);
+        var changed = Assessor.Stations.Where(s => merged || !old.Station(s).SequenceEqual(now.Station(s))).ToList();
+        T? Keep<T>(string name, T? part) where T : class => changed.Contains(name) ? part : null;
+        var all = now.Assessment;
+        var parts = all with
         {
-            if (!merged && JsonSerializer.Serialize(was, JobFile.Json) == JsonSerializer.Serialize(is_, JobFile.Json))
-                return null;
-            changed.Add(name);
-            return is_;
-        }
-        var parts = now with
-        {
-            Survey = Keep("survey", old.Survey, now.Survey),
-            Load = Keep("load", old.Load, now.Load),
-            Unit = Keep("unit", old.Unit, now.Unit),
-            Start = Keep("start", old.Start, now.Start),
-            Energy = Keep("energy", old.Energy, now.Energy),
-            Commission = Keep("commission", old.Commission, now.Commission),
-            Handover = Keep("handover", old.Handover, now.Handover),
+            Survey = Keep("survey", all.Survey),
+            Load = Keep("load", all.Load),
+            Unit = Keep("unit", all.Unit),
+            Start = Keep("start", all.Start),
+            Energy = Keep("energy", all.Energy),
+            Commission = Keep("commission", all.Commission),
+            Handover = Keep("handover", all.Handover),
         };
         return new RigChanged(number, at, design, merged, changed, parts);
     }
+}
+
+/// <summary>An assessment with each station's part as it is written, for telling what changed.</summary>
+public sealed class KeptAssessment(int revision, int records, JobAssessment assessment)
+{
+    private readonly ConcurrentDictionary<string, byte[]> _written = new();
+
+    public int Revision { get; } = revision;
+    public int Records { get; } = records;
+    public JobAssessment Assessment { get; } = assessment;
+
+    /// <summary>The part of one station as JSON.</summary>
+    public byte[] Station(string name) => _written.GetOrAdd(name, n => n switch
+    {
+        "survey" => Written(Assessment.Survey),
+        "load" => Written(Assessment.Load),
+        "unit" => Written(Assessment.Unit),
+        "start" => Written(Assessment.Start),
+        "energy" => Written(Assessment.Energy),
+        "commission" => Written(Assessment.Commission),
+        _ => Written(Assessment.Handover),
+    });
+
+    private static byte[] Written<T>(T part) => JsonSerializer.SerializeToUtf8Bytes(part, JobFile.Json);
 }
 
 /// <summary>The newest assessments, by rig and revision.</summary>
 public sealed class AssessmentCache
 {
     private const int Kept = 3;
-    private readonly ConcurrentDictionary<Guid, (int Revision, int Records, JobAssessment Assessment)[]> _kept = new();
+    private readonly ConcurrentDictionary<Guid, KeptAssessment[]> _kept = new();
 
     /// <summary>The assessment of a revision with that many records where it is in memory, else null.</summary>
-    public JobAssessment? Known(Guid id, int revision, int records) =>
-        (_kept.GetValueOrDefault(id) ?? []).FirstOrDefault(e => e.Revision == revision && e.Records == records).Assessment;
+    public JobAssessment? Known(Guid id, int revision, int records) => Find(id, revision, records)?.Assessment;
 
     /// <summary>The assessment of a revision, from memory or worked out.</summary>
-    public JobAssessment Assess(Guid id, int revision, JobDesign design, IReadOnlyList<CommissionRecord> records)
+    public JobAssessment Assess(Guid id, int revision, JobDesign design, IReadOnlyList<CommissionRecord> records) => Of(id, revision, design, records).Assessment;
+
+    /// <summary>The same with its stations as written.</summary>
+    public KeptAssessment Of(Guid id, int revision, JobDesign design, IReadOnlyList<CommissionRecord> records)
     {
-        if (Known(id, revision, records.Count) is { } known)
+        if (Find(id, revision, records.Count) is { } known)
             return known;
-        var assessment = Assessor.Assess(design, records);
-        _kept[id] = [(revision, records.Count, assessment), .. (_kept.GetValueOrDefault(id) ?? []).Take(Kept - 1)];
-        return assessment;
+        var kept = new KeptAssessment(revision, records.Count, Assessor.Assess(design, records));
+        _kept[id] = [kept, .. (_kept.GetValueOrDefault(id) ?? []).Take(Kept - 1)];
+        return kept;
     }
+
+    private KeptAssessment? Find(Guid id, int revision, int records) =>
+        (_kept.GetValueOrDefault(id) ?? []).FirstOrDefault(e => e.Revision == revision && e.Records == records);
 }

@@ -56,7 +56,8 @@ public static class Server
             kestrel.Limits.MaxRequestBodySize = BodyLimit;
             kestrel.AddServerHeader = false;
         });
-        builder.Services.AddScoped(_ => new VantoStore(StoreFile.Options(store)));
+        var storeOptions = StoreFile.Options(store);
+        builder.Services.AddScoped(_ => new VantoStore(storeOptions));
         Register(builder.Services);
         var app = builder.Build();
         Configure(app);

@@ -1,4 +1,5 @@
 using System.Collections;
+using System.Collections.Concurrent;
 using System.Reflection;
 using System.Text.Json;
 using Vanto.Core.Findings;
@@ -68,22 +69,31 @@ public static class FieldCatalogue
     private static Type? ItemType(Type type) =>
         type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) && type.GetGenericArguments()[0].IsClass && type.GetGenericArguments()[0] != typeof(string) ? type.GetGenericArguments()[0] : null;
 
+    /// <summary>One property as the check needs it; read off its type once.</summary>
+    private sealed record Checked(string Name, Func<object, object?> Get, FieldAttribute? Field, bool Required, bool Items);
+
+    private static readonly ConcurrentDictionary<Type, Checked[]> Known = new();
+
+    private static Checked[] Properties(Type type) => Known.GetOrAdd(type, t =>
+        [.. t.GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.CanWrite && p.GetIndexParameters().Length == 0 && p.Name != nameof(DesignPart.Unknown)).Select(p =>
+            new Checked(JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.GetValue, p.GetCustomAttribute<FieldAttribute>(), Nullable.GetUnderlyingType(p.PropertyType) is null, ItemType(p.PropertyType) is not null))]);
+
     private static void CheckInto(object part, string name, List<InputError> errors)
     {
-        foreach (var property in part.GetType().GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.CanWrite && p.GetIndexParameters().Length == 0))
+        foreach (var property in Properties(part.GetType()))
         {
-            var at = (name.Length > 0 ? name + "." : "") + JsonNamingPolicy.CamelCase.ConvertName(property.Name);
-            var value = property.GetValue(part);
-            if (property.GetCustomAttribute<FieldAttribute>() is { } field)
+            var at = name.Length > 0 ? $"{name}.{property.Name}" : property.Name;
+            var value = property.Get(part);
+            if (property.Field is { } field)
                 CheckNumber(field, at, value, errors);
-            else if (value is null && property.PropertyType != typeof(IDictionary<string, JsonElement>) && Nullable.GetUnderlyingType(property.PropertyType) is null)
+            else if (value is null && property.Required)
                 errors.Add(InputError.Fault(at, "nothing", $"{at} is missing"));
             else if (value is Enum chosen && !Enum.IsDefined(chosen.GetType(), chosen))
                 errors.Add(InputError.Fault(at, chosen.ToString(), $"{at}: {chosen} is no choice"));
-            else if (value is IEnumerable list and not string && ItemType(property.PropertyType) is not null)
+            else if (property.Items)
             {
                 var index = 0;
-                foreach (var item in list)
+                foreach (var item in (IEnumerable)value!)
                     CheckInto(item, $"{at}[{index++}]", errors);
             }
             else if (value is DesignPart inner)

@@ -15,8 +15,8 @@ public sealed record EnergyDesign : DesignPart
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "Duty a fitter would guess", Help = "for the hand budget only")] public double HandDuty { get; init; } = 0.5;
 }
 
-/// <summary>One moment of the day for drawing: °C, W, share.</summary>
-public sealed record EnergyPoint(double Hour, double OutdoorC, double CabinC, double SetC, double SunW, double AirconW, double LoadsW, double OtherSourcesW, double Soc);
+/// <summary>The day for drawing, one array a column: hours of the day, °C, W, share; rounded to what a drawing can show.</summary>
+public sealed record EnergySeries(double[] Hour, double[] OutdoorC, double[] CabinC, double[] SetC, double[] SunW, double[] AirconW, double[] LoadsW, double[] OtherSourcesW, double[] Soc);
 
 /// <summary>A way out with what it was found to bring.</summary>
 public sealed record BudgetLine(string Words, string Numbers, double Wh);
@@ -29,5 +29,5 @@ public sealed record SetpointHours(double SetpointC, double MeanW, double Hours,
 
 /// <summary>Result of the Energy station.</summary>
 public sealed record EnergyAssessment(
-    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<EnergyPoint> Points, double WindowHours, double HeldHours, double? FailureHour, string FailureCause,
+    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, EnergySeries Series, double WindowHours, double HeldHours, double? FailureHour, string FailureCause,
     double MinSoc, double MinSocHour, double EndSoc, double SunWh, double NeedWh, bool HasBattery, EnergyLedger Ledger, BudgetComparison Budget, IReadOnlyList<SetpointHours> Owner, double GeneratorHours, double FuelLitres);

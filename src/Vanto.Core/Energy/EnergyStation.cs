@@ -11,13 +11,14 @@ namespace Vanto.Core.Energy;
 /// <summary>What the Energy station needs of the design.</summary>
 public sealed record EnergyInputs(SurveyDesign Survey, LoadDesign Load, UnitDesign UnitDesign, AcUnit Unit, EnergyDesign Energy, double ReserveSoc)
 {
-    /// <summary>A settled model to begin from, where there is one.</summary>
-    public ThermalSpace? Warm { get; init; }
+    /// <summary>The rig on its design day where it is solved already.</summary>
+    public RigDay? Day { get; init; }
 }
 
 /// <summary>The Energy station: the design day and night in time.</summary>
 public static class EnergyStation
 {
+    private const int ThermostatStepS = 60;
     private const double GraceHours = 0.5;
     private const double ToleranceK = 0.5;
     private static readonly double[] OwnerSetpointsC = [22, 24, 26, 28];
@@ -25,17 +26,19 @@ public static class EnergyStation
     /// <summary>Runs the day, judges the aim, finds ways out and sets the hand budget beside it.</summary>
     public static EnergyAssessment Assess(EnergyInputs inputs)
     {
-        var run = DayRun.Prepare(inputs.Survey, inputs.Load, inputs.Energy, inputs.UnitDesign, inputs.Unit, inputs.Warm, thermostat: true);
+        inputs = inputs with { Day = inputs.Day ?? RigDay.Of(inputs.Survey, inputs.Load).Day };
+        var timed = InRunSteps(inputs.Day!, inputs.Unit);
+        var run = new DayRun(inputs, timed);
         var (result, energyCase, hours) = run.Run();
         var aim = Aim.Judge(result, energyCase, hours, inputs);
         var hasBattery = inputs.Survey.Sources.Battery.Fitted;
-        var ways = aim.Failed ? WaysOut(inputs, aim) : [];
+        var ways = aim.Failed ? WaysOut(inputs, timed, aim) : [];
         var ledger = result.Ledger;
         var need = ledger.AirconWh + ledger.DcLoadWh + ledger.AcLoadWh + ledger.InverterLossWh;
         var budget = Budget(inputs, result, need);
         var findings = Findings(inputs, result, aim, ways, budget, hasBattery).ToList();
         return new EnergyAssessment(
-            Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), Points(result, energyCase, hours, run.StepS),
+            Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), Series(result, energyCase, hours, run.StepS),
             aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
             hasBattery ? OwnerTable(inputs) : [], result.GeneratorHours, result.FuelLitres);
     }
@@ -113,7 +116,7 @@ public static class EnergyStation
             yield return Finding.Of("battery.deep", Severity.Caution, $"A lead bank taken to {result.MinSoc:Fraction} every night ages fast.");
     }
 
-    private static List<Remedy> WaysOut(EnergyInputs inputs, Aim before)
+    private static List<Remedy> WaysOut(EnergyInputs inputs, RigDay timed, Aim before)
     {
         var survey = inputs.Survey;
         var battery = survey.Sources.Battery;
@@ -122,20 +125,24 @@ public static class EnergyStation
         if (battery.Fitted && battery.Blocks < 40)
             tries.Add((Phrase.Of($"{battery.Blocks + 1} battery blocks"), inputs with { Survey = survey with { Sources = survey.Sources with { Battery = battery with { Blocks = battery.Blocks + 1 } } } }, [new("/survey/sources/battery/blocks", battery.Blocks + 1)]));
         if (survey.Windows.Any(w => w.Cover is not ("quilted" or "opaque")))
-            tries.Add((Phrase.Of($"covers in every window"), inputs with { Survey = survey with { Windows = [.. survey.Windows.Select(w => w with { Cover = "quilted" })] }, Warm = null },
+            tries.Add((Phrase.Of($"covers in every window"), inputs with { Survey = survey with { Windows = [.. survey.Windows.Select(w => w with { Cover = "quilted" })] }, Day = null },
                 [.. survey.Windows.Select((_, i) => new DesignChange($"/survey/windows/{i}/cover", "quilted"))]));
         if (inputs.Energy.HoldC + 1 <= 35)
             tries.Add((Phrase.Of($"one degree warmer, {inputs.Energy.HoldC + 1:Temperature}"), inputs with { Energy = inputs.Energy with { HoldC = inputs.Energy.HoldC + 1 } }, [new("/energy/holdC", inputs.Energy.HoldC + 1)]));
         if (modules.Count > 0)
             tries.Add((Phrase.Of($"two modules more"), inputs with { Survey = survey with { Sources = survey.Sources with { Modules = modules with { Count = modules.Count + 2 } } } }, [new("/survey/sources/modules/count", modules.Count + 2)]));
         var gains = new double[tries.Count];
-        Parallel.For(0, tries.Count, i => gains[i] = Held(tries[i].Changed) - before.HeldHours);
+        Parallel.For(0, tries.Count, i => gains[i] = Held(tries[i].Changed, timed) - before.HeldHours);
         return [.. tries.Select((t, i) => (t, Gain: gains[i])).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3).Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Changes))];
     }
 
-    private static double Held(EnergyInputs inputs)
+    /// <summary>A single-speed unit is followed minute by minute, as its thermostat switches it.</summary>
+    private static RigDay InRunSteps(RigDay day, AcUnit unit) => day.InSteps(unit.SingleSpeed ? ThermostatStepS : RigDay.StepS);
+
+    private static double Held(EnergyInputs inputs, RigDay timed)
     {
-        var (result, energyCase, hours) = DayRun.Prepare(inputs.Survey, inputs.Load, inputs.Energy, inputs.UnitDesign, inputs.Unit, inputs.Warm, thermostat: true).Run();
+        var day = inputs.Day is null ? InRunSteps(RigDay.Of(inputs.Survey, inputs.Load).Day, inputs.Unit) : timed;
+        var (result, energyCase, hours) = new DayRun(inputs, day).Run();
         return Aim.Judge(result, energyCase, hours, inputs).HeldHours;
     }
 
@@ -163,7 +170,7 @@ public static class EnergyStation
 
     private static List<SetpointHours> OwnerTable(EnergyInputs inputs)
     {
-        var run = DayRun.Prepare(inputs.Survey, inputs.Load, inputs.Energy with { StartSoc = 1 }, inputs.UnitDesign, inputs.Unit, inputs.Warm, thermostat: false);
+        var run = new DayRun(inputs with { Energy = inputs.Energy with { StartSoc = 1 } }, inputs.Day!);
         var bank = SourceBuilder.Bank(inputs.Survey.Sources.Battery);
         var energy = (bank.StoredJ(1) - bank.StoredJ(0)) / 3600;
         var design = inputs.Energy;
@@ -181,17 +188,14 @@ public static class EnergyStation
         return [.. rows];
     }
 
-    private static List<EnergyPoint> Points(EnergyResult result, EnergyCase energyCase, double[] hours, int stepS)
+    private static EnergySeries Series(EnergyResult result, EnergyCase energyCase, double[] hours, int stepS)
     {
-        var group = 300 / stepS;
-        var points = new List<EnergyPoint>(hours.Length / group);
-        for (var k = 0; k + group <= hours.Length; k += group)
-        {
-            var last = k + group - 1;
-            double Mean(double[] series) => series.AsSpan(k, group).ToArray().Average();
-            points.Add(new EnergyPoint(hours[k], energyCase.OutdoorC[last], result.AirC[last], energyCase.SetpointC[last], Mean(result.PvW), Mean(result.AirconW), Mean(result.LoadW), Mean(result.SourceW), result.Soc[last]));
-        }
-        return points;
+        var group = RigDay.StepS / stepS;
+        var count = hours.Length / group;
+        double[] Column(int decimals, Func<int, double> value) => [.. Enumerable.Range(0, count).Select(i => Math.Round(value(i * group), decimals))];
+        double[] Last(double[] series, int decimals) => Column(decimals, k => series[k + group - 1]);
+        double[] Mean(double[] series) => Column(1, k => group == 1 ? series[k] : series.Skip(k).Take(group).Average());
+        return new EnergySeries(Column(3, k => hours[k]), Last(energyCase.OutdoorC, 2), Last(result.AirC, 2), Last(energyCase.SetpointC, 2), Mean(result.PvW), Mean(result.AirconW), Mean(result.LoadW), Mean(result.SourceW), Last(result.Soc, 4));
     }
 
     private static List<Figure> Figures(EnergyInputs inputs, EnergyResult result, Aim aim, double need, bool hasBattery)

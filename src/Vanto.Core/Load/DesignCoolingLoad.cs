@@ -46,22 +46,24 @@ public static class DesignCoolingLoad
     /// <summary>Solves the day.</summary>
     /// <param name="space">The space.</param>
     /// <param name="day">Weather at the middle of equal steps.</param>
-    /// <param name="warmStart">A settled model of a like space to begin from; saves days.</param>
     /// <exception cref="InputException">The day does not settle in 60 repeats.</exception>
-    public static (LoadDay Load, ThermalSpace Settled) Solve(SpaceDescription space, WeatherMoment[] day, ThermalSpace? warmStart = null)
+    public static (LoadDay Load, ThermalSpace Settled) Solve(SpaceDescription space, WeatherMoment[] day) => Solve(space, SpaceDrivers.Build(space, day));
+
+    /// <summary>Solves the day from drivers already prepared.</summary>
+    /// <param name="space">The space.</param>
+    /// <param name="drivers">What drives it, by step.</param>
+    /// <exception cref="InputException">The day does not settle in 60 repeats.</exception>
+    public static (LoadDay Load, ThermalSpace Settled) Solve(SpaceDescription space, SpaceDrivers drivers)
     {
-        var drivers = SpaceDrivers.Build(space, day);
         var model = new ThermalSpace(space);
-        model.Prepare(86400.0 / day.Length);
+        model.Prepare(86400.0 / drivers.Steps);
         model.Reset(space.SetpointC);
-        if (warmStart is not null && warmStart.NodeCount == model.NodeCount)
-            model.CopyStateFrom(warmStart);
         var nodes = new double[model.NodeCount];
         model.SwapSnapshot(nodes);
-        var sources = new MassResponse(model, 86400.0 / day.Length);
+        var sources = new MassResponse(model, 86400.0 / drivers.Steps);
         for (var repeat = 0; repeat < MostDays; repeat++)
         {
-            for (var step = 0; step < day.Length; step++)
+            for (var step = 0; step < drivers.Steps; step++)
                 Advance(space, drivers, model, sources, step);
             if (model.SwapSnapshot(nodes) <= SettledK && sources.Settled(SettledK))
                 return (Record(space, drivers, model, sources), model);

@@ -27,23 +27,19 @@ public sealed record LoadAssessment(
     Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<CauseSeries> Causes, double[] TotalW, double[] OutdoorC,
     double PeakW, double PeakSensibleW, double PeakLatentW, int PeakHour, IReadOnlyList<HeadingLoad> Rose, IReadOnlyList<LoadMeasure> Measures)
 {
-    /// <summary>The solved day and space, for the stations after.</summary>
+    /// <summary>The solved load, for the stations after.</summary>
     internal LoadDay Day { get; init; } = null!;
 
+    /// <summary>The day it was solved on, for runs in time.</summary>
+    internal RigDay RigDay { get; init; } = null!;
+
     /// <summary>The space as described.</summary>
-    internal SpaceDescription Space { get; init; } = null!;
-
-    /// <summary>The settled model.</summary>
-    internal ThermalSpace Settled { get; init; } = null!;
-
-    /// <summary>Weather in 5-minute steps.</summary>
-    internal WeatherMoment[] Weather { get; init; } = [];
+    internal SpaceDescription Space => RigDay.Space;
 }
 
 /// <summary>The Load station.</summary>
 public static class LoadStation
 {
-    private const int StepS = 300;
     private const int SweepStepS = 900;
 
     private static readonly Dictionary<Cause, string> Labels = new()
@@ -64,12 +60,11 @@ public static class LoadStation
     /// <summary>The design day of the surveyed rig, sixteen headings and what would buy most.</summary>
     public static LoadAssessment Assess(SurveyDesign survey, LoadDesign design)
     {
-        var space = SurveyedSpace.Build(survey, design.SetpointC, design.HumidityPct);
-        var weather = DesignDay.Steps(space.Weather, StepS);
-        var (day, settled) = DesignCoolingLoad.Solve(space, weather);
-        var coarse = DesignDay.Steps(space.Weather, SweepStepS);
-        var rose = Rose(space, coarse, settled);
-        var measures = Measures(survey, design, space, coarse, settled, rose);
+        var (rigDay, day) = RigDay.Of(survey, design);
+        var space = rigDay.Space;
+        var held = new HeldLoad(DesignDay.Steps(space.Weather, SweepStepS));
+        var rose = Rose(space, held);
+        var measures = Measures(survey, design, space, held, rose);
         var findings = Findings(survey, space, day, rose, measures).ToList();
         var peak = day.PeakHour;
         var totals = Enumerable.Range(0, 24).Select(day.Total).ToArray();
@@ -79,9 +74,7 @@ public static class LoadStation
             day.PeakW, day.SensibleW[peak], day.LatentW[peak], peak, rose, measures)
         {
             Day = day,
-            Space = space,
-            Settled = settled,
-            Weather = weather,
+            RigDay = rigDay,
         };
     }
 
@@ -98,25 +91,17 @@ public static class LoadStation
 
     private static Cause Largest(LoadDay day) => Enum.GetValues<Cause>().MaxBy(c => day.ByCause[(int)c][day.PeakHour]);
 
-    private static List<HeadingLoad> Rose(SpaceDescription space, WeatherMoment[] weather, ThermalSpace settled)
-    {
-        var peaks = new double[16];
-        Parallel.For(0, 16, i => peaks[i] = DesignCoolingLoad.Solve(space with { HeadingDeg = i * 22.5 }, weather, settled).Load.PeakW);
-        return [.. peaks.Select((w, i) => new HeadingLoad(i * 22.5, w))];
-    }
+    private static List<HeadingLoad> Rose(SpaceDescription space, HeldLoad held) =>
+        [.. Enumerable.Range(0, 16).Select(i => i * 22.5).Select(heading => new HeadingLoad(heading, held.Solve(space with { HeadingDeg = heading }).PeakW))];
 
-    private static List<LoadMeasure> Measures(SurveyDesign survey, LoadDesign design, SpaceDescription space, WeatherMoment[] weather, ThermalSpace settled, List<HeadingLoad> rose)
+    private static List<LoadMeasure> Measures(SurveyDesign survey, LoadDesign design, SpaceDescription space, HeldLoad held, List<HeadingLoad> rose)
     {
-        var start = DesignCoolingLoad.Solve(space, weather, settled).Load;
-        var candidates = Candidates(survey, design, rose).ToList();
-        var results = new LoadMeasure?[candidates.Count];
-        Parallel.For(0, candidates.Count, i =>
+        var start = held.Solve(space);
+        return [.. Candidates(survey, design, rose).Select(c =>
         {
-            var (id, words, changed, setpoint, changes) = candidates[i];
-            var load = DesignCoolingLoad.Solve(SurveyedSpace.Build(changed, setpoint, design.HumidityPct), weather, settled).Load;
-            results[i] = new LoadMeasure(id, words, load.PeakW - start.PeakW, load.DayWh - start.DayWh, changes);
-        });
-        return [.. results.OfType<LoadMeasure>().Where(m => m.PeakChangeW < -1).OrderBy(m => m.PeakChangeW)];
+            var load = held.Solve(SurveyedSpace.Build(c.Survey, c.SetpointC, design.HumidityPct));
+            return new LoadMeasure(c.Id, c.Words, load.PeakW - start.PeakW, load.DayWh - start.DayWh, c.Changes);
+        }).Where(m => m.PeakChangeW < -1).OrderBy(m => m.PeakChangeW)];
     }
 
     private static IEnumerable<(string Id, string Words, SurveyDesign Survey, double SetpointC, DesignChange[] Changes)> Candidates(SurveyDesign survey, LoadDesign design, List<HeadingLoad> rose)

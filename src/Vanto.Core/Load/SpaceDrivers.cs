@@ -66,19 +66,90 @@ public sealed class SpaceDrivers
     public static SpaceDrivers Build(SpaceDescription space, WeatherMoment[] day)
     {
         var drivers = new SpaceDrivers(day.Length, space.Faces.Count + space.Windows.Count, space.Windows.Count);
-        var extraterrestrial = Sun.Extraterrestrial(Sun.DayOfYear(space.Weather.Month, space.Weather.Day));
-        var films = space.Faces.Select(f => ThermalSpace.OutsideFilm(f, space.Weather.WindMs)).ToArray();
-        var glassFilm = SkyLongWave.OutsideFilm(space.Weather.WindMs, GlassEmittance, 293.15);
         for (var step = 0; step < day.Length; step++)
         {
             drivers.OutdoorC[step] = day[step].AirC;
             drivers.OutdoorRatio[step] = day[step].HumidityRatio;
             drivers.GlobalWm2[step] = day[step].Sky.Global;
             drivers.FillGains(space, step, (int)((step + 0.5) * 24 / day.Length));
-            drivers.FillFaces(space, day[step], step, films, extraterrestrial);
-            drivers.FillWindows(space, day[step], step, glassFilm, extraterrestrial);
+        }
+        var series = new double[day.Length];
+        var sun = new double[day.Length];
+        for (var i = 0; i < space.Faces.Count; i++)
+        {
+            FaceDrive(space, space.Faces[i], day, series);
+            drivers.Spread(series, i);
+        }
+        for (var i = 0; i < space.Windows.Count; i++)
+        {
+            WindowDrive(space, space.Windows[i], day, series, sun);
+            drivers.Spread(series, space.Faces.Count + i);
+            for (var step = 0; step < day.Length; step++)
+            {
+                drivers.WindowSunW[step * space.Windows.Count + i] = sun[step];
+                drivers.GlassSunW[step] += sun[step];
+            }
         }
         return drivers;
+    }
+
+    /// <summary>Sol-air temperature of one face over the day.</summary>
+    /// <param name="space">The space it belongs to.</param>
+    /// <param name="face">The face.</param>
+    /// <param name="day">Weather by step.</param>
+    /// <param name="solAirC">Filled, one value a step.</param>
+    public static void FaceDrive(SpaceDescription space, OpaqueFace face, WeatherMoment[] day, double[] solAirC)
+    {
+        if (face.FarSide is FarSide.Water or FarSide.Ground)
+        {
+            Array.Fill(solAirC, face.FarSide == FarSide.Water ? space.WaterC : space.GroundC);
+            return;
+        }
+        if (face.FarSide is FarSide.UnderVehicle or FarSide.Neighbour)
+        {
+            var (rise, perSun) = face.FarSide == FarSide.UnderVehicle ? (0.0, space.RoadHeatKPerWm2) : (space.NeighbourRiseK, 0.0);
+            for (var step = 0; step < day.Length; step++)
+                solAirC[step] = day[step].AirC + rise + perSun * day[step].Sky.Global;
+            return;
+        }
+        var look = new Look(space, face.TiltDeg, face.RelativeAzimuthDeg, face.Name);
+        var film = ThermalSpace.OutsideFilm(face, space.Weather.WindMs);
+        for (var step = 0; step < day.Length; step++)
+        {
+            var sun = look.At(day[step], StepHour(step, day.Length));
+            var irradiance = sun.BeamShare * (sun.Face.Beam + sun.Face.Circumsolar) + sun.SkyShare * sun.Face.Sky + sun.Face.Ground;
+            solAirC[step] = SolAir(day[step].AirC, face.Absorptance, irradiance, face.Emittance, sun.SkyShare * look.SkyView * day[step].SkyDeficitWm2, film);
+        }
+    }
+
+    /// <summary>Outside temperature and sun let through of one window over the day.</summary>
+    /// <param name="space">The space it belongs to.</param>
+    /// <param name="window">The window.</param>
+    /// <param name="day">Weather by step.</param>
+    /// <param name="solAirC">Filled, one value a step.</param>
+    /// <param name="throughW">Filled, sun let through, W.</param>
+    public static void WindowDrive(SpaceDescription space, GlassFace window, WeatherMoment[] day, double[] solAirC, double[] throughW)
+    {
+        var look = new Look(space, window.TiltDeg, window.RelativeAzimuthDeg, window.Name);
+        var film = SkyLongWave.OutsideFilm(space.Weather.WindMs, GlassEmittance, 293.15);
+        var passes = window.AreaM2 * window.Shgc * window.InteriorShade * window.ExteriorShade;
+        var diffuse = DiffuseModifier(window.DoublePane);
+        for (var step = 0; step < day.Length; step++)
+        {
+            var sun = look.At(day[step], StepHour(step, day.Length));
+            solAirC[step] = SolAir(day[step].AirC, 0, 0, GlassEmittance, sun.SkyShare * look.SkyView * day[step].SkyDeficitWm2, film);
+            var direct = sun.BeamShare * (sun.Face.Beam + sun.Face.Circumsolar);
+            var modified = direct <= 0 ? 0 : direct * IncidenceModifier(Math.Acos(Math.Min(1, sun.Face.CosIncidence)) * 180 / Math.PI, window.DoublePane);
+            throughW[step] = passes * (modified + (sun.SkyShare * sun.Face.Sky + sun.Face.Ground) * diffuse);
+        }
+    }
+
+    private static double StepHour(int step, int steps) => (step + 0.5) * 24 / steps;
+
+    private void Spread(double[] series, int chain)
+    {
+        for (var step = 0; step < series.Length; step++)
+            Drive[step * Chains + chain] = series[step];
     }
 
     private void FillGains(SpaceDescription space, int step, int hour)
@@ -97,48 +168,44 @@ public sealed class SpaceDrivers
         }
     }
 
-    private void FillFaces(SpaceDescription space, in WeatherMoment moment, int step, double[] films, double extraterrestrial)
+    /// <summary>What a face sees of sun and sky, its shades counted.</summary>
+    private readonly struct Look
     {
-        for (var i = 0; i < space.Faces.Count; i++)
+        private readonly SpaceDescription _space;
+        private readonly Direction _normal;
+        private readonly double _extraterrestrial;
+        private readonly double _cover;
+        private readonly double _azimuthDeg;
+        private readonly double _tiltDeg;
+        private readonly string _name;
+
+        public Look(SpaceDescription space, double tiltDeg, double relativeAzimuthDeg, string name)
         {
-            var face = space.Faces[i];
-            Drive[step * Chains + i] = face.FarSide switch
+            _space = space;
+            _tiltDeg = tiltDeg;
+            _azimuthDeg = (space.HeadingDeg + relativeAzimuthDeg) % 360;
+            _normal = Direction.Of(tiltDeg, _azimuthDeg);
+            _extraterrestrial = Sun.Extraterrestrial(Sun.DayOfYear(space.Weather.Month, space.Weather.Day));
+            _cover = tiltDeg < 45 ? space.OverheadCover : 1;
+            _name = name;
+            SkyView = SkyLongWave.View(tiltDeg);
+        }
+
+        public double SkyView { get; }
+
+        public (FaceIrradiance Face, double BeamShare, double SkyShare) At(in WeatherMoment moment, double hour)
+        {
+            var face = Irradiance.OnFace(moment.Sky, moment.ToSun, _normal, _extraterrestrial, _space.Weather.Albedo);
+            if (_space.Shades.Count == 0)
+                return (face, _cover, _cover);
+            double beam = _cover, sky = _cover;
+            foreach (var shade in _space.Shades)
             {
-                FarSide.Water => space.WaterC,
-                FarSide.Ground => space.GroundC,
-                FarSide.UnderVehicle => moment.AirC + space.RoadHeatKPerWm2 * moment.Sky.Global,
-                _ => SkinSolAir(space, face, moment, films[i], extraterrestrial),
-            };
+                var (b, s) = shade.On(_name, _tiltDeg, _azimuthDeg, moment.Sun, hour);
+                beam *= b;
+                sky *= s;
+            }
+            return (face, beam, sky);
         }
     }
-
-    private static double SkinSolAir(SpaceDescription space, OpaqueFace face, in WeatherMoment moment, double film, double extraterrestrial)
-    {
-        var sun = OnFace(space, moment, face.TiltDeg, face.RelativeAzimuthDeg, extraterrestrial);
-        var cover = face.TiltDeg < 45 ? space.OverheadCover : 1;
-        var irradiance = cover * (sun.Beam + sun.Circumsolar + sun.Sky) + sun.Ground;
-        var longWave = cover * SkyLongWave.Correction(moment.AirC, moment.SkyC, face.TiltDeg);
-        return SolAir(moment.AirC, face.Absorptance, irradiance, face.Emittance, longWave, film);
-    }
-
-    private void FillWindows(SpaceDescription space, in WeatherMoment moment, int step, double film, double extraterrestrial)
-    {
-        for (var i = 0; i < space.Windows.Count; i++)
-        {
-            var window = space.Windows[i];
-            var sun = OnFace(space, moment, window.TiltDeg, window.RelativeAzimuthDeg, extraterrestrial);
-            var cover = window.TiltDeg < 45 ? space.OverheadCover : 1;
-            var longWave = cover * SkyLongWave.Correction(moment.AirC, moment.SkyC, window.TiltDeg);
-            Drive[step * Chains + space.Faces.Count + i] = SolAir(moment.AirC, 0, 0, GlassEmittance, longWave, film);
-            var incidence = Math.Acos(Math.Clamp(sun.CosIncidence, 0, 1)) * 180 / Math.PI;
-            var through = window.AreaM2 * window.Shgc * window.InteriorShade * window.ExteriorShade
-                * (cover * (sun.Beam + sun.Circumsolar) * IncidenceModifier(incidence, window.DoublePane)
-                    + (cover * sun.Sky + sun.Ground) * DiffuseModifier(window.DoublePane));
-            WindowSunW[step * space.Windows.Count + i] = through;
-            GlassSunW[step] += through;
-        }
-    }
-
-    private static FaceIrradiance OnFace(SpaceDescription space, in WeatherMoment moment, double tilt, double relativeAzimuth, double extraterrestrial) =>
-        Irradiance.OnFace(moment.Sky, moment.Sun.ZenithDeg, moment.Sun.AzimuthDeg, tilt, (space.HeadingDeg + relativeAzimuth) % 360, extraterrestrial, space.Weather.Albedo);
 }

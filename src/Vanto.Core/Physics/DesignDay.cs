@@ -21,7 +21,14 @@ public sealed record DesignWeather
 }
 
 /// <summary>Air and sun of one moment of the design day.</summary>
-public readonly record struct WeatherMoment(double AirC, double HumidityRatio, double DewPointC, SunAngles Sun, SkyIrradiance Sky, double SkyC);
+public readonly record struct WeatherMoment(double AirC, double HumidityRatio, double DewPointC, SunAngles Sun, SkyIrradiance Sky, double SkyC)
+{
+    /// <summary>Direction to the sun.</summary>
+    public Direction ToSun { get; } = Direction.Of(Sun.ZenithDeg, Sun.AzimuthDeg);
+
+    /// <summary>How much colder than air the sky radiates, W/m².</summary>
+    public double SkyDeficitWm2 { get; } = SkyLongWave.Deficit(AirC, SkyC);
+}
 
 /// <summary>
 /// The design day: fractions of the daily range by hour (ASHRAE Fundamentals 2009 to 2017, ch. 14, from memory), constant dew point, clear sky.

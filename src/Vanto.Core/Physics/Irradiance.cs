@@ -44,20 +44,32 @@ public static class Irradiance
     }
 
     /// <summary>Sun on a tilted face by Hay and Davies 1980 (from memory).</summary>
-    public static FaceIrradiance OnFace(in SkyIrradiance sky, double zenithDeg, double sunAzimuthDeg, double tiltDeg, double faceAzimuthDeg, double extraterrestrial, double albedo)
+    public static FaceIrradiance OnFace(in SkyIrradiance sky, double zenithDeg, double sunAzimuthDeg, double tiltDeg, double faceAzimuthDeg, double extraterrestrial, double albedo) =>
+        OnFace(sky, Direction.Of(zenithDeg, sunAzimuthDeg), Direction.Of(tiltDeg, faceAzimuthDeg), extraterrestrial, albedo);
+
+    /// <summary>The same from the direction to the sun and the outward normal of the face.</summary>
+    public static FaceIrradiance OnFace(in SkyIrradiance sky, in Direction sun, in Direction normal, double extraterrestrial, double albedo)
     {
-        var cosZenith = Math.Cos(zenithDeg * Rad);
-        var cosTilt = Math.Cos(tiltDeg * Rad);
-        var incidence = cosZenith * cosTilt + Math.Sin(zenithDeg * Rad) * Math.Sin(tiltDeg * Rad) * Math.Cos((sunAzimuthDeg - faceAzimuthDeg) * Rad);
-        if (incidence < 0 || zenithDeg >= 90)
-            incidence = 0;
+        var incidence = sun.Up <= 0 ? 0 : Math.Max(0, sun.East * normal.East + sun.North * normal.North + sun.Up * normal.Up);
         var anisotropy = Math.Clamp(sky.Direct / extraterrestrial, 0, 1);
         return new FaceIrradiance(
             sky.Direct * incidence,
-            sky.Diffuse * anisotropy * incidence / Math.Max(cosZenith, 0.01745),
-            sky.Diffuse * (1 - anisotropy) * (1 + cosTilt) / 2,
-            albedo * sky.Global * (1 - cosTilt) / 2,
+            sky.Diffuse * anisotropy * incidence / Math.Max(sun.Up, 0.01745),
+            sky.Diffuse * (1 - anisotropy) * (1 + normal.Up) / 2,
+            albedo * sky.Global * (1 - normal.Up) / 2,
             incidence);
+    }
+}
+
+/// <summary>A unit vector: to the sun, or out of a face.</summary>
+public readonly record struct Direction(double East, double North, double Up)
+{
+    /// <summary>From the angle off the zenith (or the tilt of a face) and the azimuth, degrees.</summary>
+    public static Direction Of(double fromZenithDeg, double azimuthDeg)
+    {
+        var (sin, cos) = Math.SinCos(fromZenithDeg * Math.PI / 180);
+        var (east, north) = Math.SinCos(azimuthDeg * Math.PI / 180);
+        return new Direction(sin * east, sin * north, cos);
     }
 }
 
@@ -78,12 +90,23 @@ public static class SkyLongWave
         Math.Pow(Emissivity(dewPointC, cloud), 0.25) * (airC + 273.15) - 273.15;
 
     /// <summary>Loss of a black face of that tilt to a sky colder than the air, W/m².</summary>
-    public static double Correction(double airC, double skyC, double tiltDeg)
+    public static double Correction(double airC, double skyC, double tiltDeg) => View(tiltDeg) * Deficit(airC, skyC);
+
+    /// <summary>What a face of that tilt sees of the sky's cold: 1 lying flat, 0 turned down.</summary>
+    public static double View(double tiltDeg)
     {
         if (tiltDeg >= 180)
             return 0;
         var tilt = tiltDeg * Math.PI / 180;
-        return StefanBoltzmann * (1 + Math.Cos(tilt)) / 2 * Math.Cos(tilt / 2) * (Math.Pow(airC + 273.15, 4) - Math.Pow(skyC + 273.15, 4));
+        return (1 + Math.Cos(tilt)) / 2 * Math.Cos(tilt / 2);
+    }
+
+    /// <summary>Radiation of black air less that of the sky, W/m².</summary>
+    public static double Deficit(double airC, double skyC)
+    {
+        var air = (airC + 273.15) * (airC + 273.15);
+        var sky = (skyC + 273.15) * (skyC + 273.15);
+        return StefanBoltzmann * (air * air - sky * sky);
     }
 
     /// <summary>Outside film, W/m²K: ISO 6946 convective part and radiation at a mean temperature in K.</summary>

@@ -20,8 +20,8 @@ public sealed record Precharge(double PeakA, double TauS, Working Working)
     }
 
     /// <summary>The first second.</summary>
-    public IReadOnlyList<TracePoint> Trace(double volts) =>
-        [.. Enumerable.Range(0, 500).Select(i => i * 0.002).Select(t => new TracePoint(t, PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), volts, 0))];
+    public StartTrace Trace(double volts) =>
+        StartTrace.Of([.. Enumerable.Range(0, 250).Select(i => i * 0.004)], t => t, t => PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), t => PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), _ => volts);
 }
 
 /// <summary>Units that run straight on the bank.</summary>

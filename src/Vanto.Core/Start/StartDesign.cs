@@ -28,11 +28,22 @@ public sealed record StackedLoad(string Name, double PowerW, double CurrentA, bo
 /// <summary>A time in s and the current in A that the source bears for that long.</summary>
 public sealed record BearingPoint(double Seconds, double CurrentA);
 
-/// <summary>A moment of the trace for drawing.</summary>
-public sealed record TracePoint(double Seconds, double SourceA, double CompressorA, double Volts, double Speed);
+/// <summary>The trace for drawing, one array a column; rounded to what a drawing can show.</summary>
+public sealed record StartTrace(double[] Seconds, double[] SourceA, double[] CompressorA, double[] Volts)
+{
+    /// <summary>No trace.</summary>
+    public static readonly StartTrace None = new([], [], [], []);
+
+    /// <summary>Columns of some moments.</summary>
+    public static StartTrace Of<T>(IReadOnlyList<T> moments, Func<T, double> seconds, Func<T, double> sourceA, Func<T, double> compressorA, Func<T, double> volts)
+    {
+        double[] Column(Func<T, double> value, int decimals) => [.. moments.Select(m => Math.Round(value(m), decimals))];
+        return new StartTrace(Column(seconds, 4), Column(sourceA, 2), Column(compressorA, 2), Column(volts, 1));
+    }
+}
 
 /// <summary>Result of the Start station.</summary>
 public sealed record StartAssessment(
-    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, StartOutcome Outcome, string Cause, IReadOnlyList<TracePoint> Trace, IReadOnlyList<BearingPoint> Bears,
+    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, StartOutcome Outcome, string Cause, StartTrace Trace, IReadOnlyList<BearingPoint> Bears,
     IReadOnlyList<StackedLoad> Neighbours, IReadOnlyList<StartTrial> Remedies, IReadOnlyList<StartTrial> Stacking, double MaxA, double LimitA, double RunA, double RunV, double SourceV, double Used,
     double ContinuousW, double SurgeW, double? NeededReduction, bool InverterDriven);

@@ -49,11 +49,19 @@ public static class StartStation
         };
         if (design.Remedy == StartRemedy.SoftStarter && !StartVerdict.ReductionFits(motor, design.Reduction))
             throw new InputException("start.reduction", $"{design.Reduction:0.00}", FormattableString.Invariant($"a reduction of {design.Reduction:0%} holds the current below what the compressor runs at; at most {1 - 1.2 * unit.RlaA / unit.LraA:0%} fits this unit"));
-        var result = StartVerdict.Of(start, trace: true);
-        var alone = StartSimulation.Run(start with { Neighbours = [fan] });
-        var needed = StartVerdict.NeededReduction(start);
-        var atReserve = source.Dc is { } dc ? StartVerdict.Of(start with { Source = source with { Dc = dc with { Soc = design.ReserveSoc } } }) : null;
-        var largest = StartVerdict.LargestLra(start, factor => Motor(unit, factor));
+        StartResult result = null!, alone = null!;
+        StartResult? atReserve = null;
+        double? needed = null;
+        var largest = 0.0;
+        Parallel.Invoke(
+            () => largest = StartVerdict.LargestLra(start, factor => Motor(unit, factor)),
+            () => needed = StartVerdict.NeededReduction(start),
+            () =>
+            {
+                result = StartVerdict.Of(start, trace: true);
+                alone = StartSimulation.Run(start with { Neighbours = [fan] });
+                atReserve = source.Dc is { } dc ? StartVerdict.Of(start with { Source = source with { Dc = dc with { Soc = design.ReserveSoc } } }) : null;
+            });
         var remedies = Remedies(start, design, motor, needed);
         var stacking = Stacking(start, fan, neighbours);
         var findings = SingleSpeedFindings(start, design, result, alone, atReserve, needed, largest, unit, survey).ToList();
@@ -246,7 +254,7 @@ public static class StartStation
             [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
                 .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), [new DesignChange("/unit/chosen", u.Id)]))]);
         return new StartAssessment(new Verdict(StationState.Stop, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), finding.Words), [finding], [],
-            StartOutcome.StartsButCannotRun, "voltage", [], Bears(source), [], [], [], 0, 0, 0, 0, source.Volts, 1, source.ContinuousW, SurgeW(source), null, !unit.SingleSpeed);
+            StartOutcome.StartsButCannotRun, "voltage", StartTrace.None, Bears(source), [], [], [], 0, 0, 0, 0, source.Volts, 1, source.ContinuousW, SurgeW(source), null, !unit.SingleSpeed);
     }
 
     private static double SurgeW(PowerSource source) => source.Class switch
@@ -265,8 +273,8 @@ public static class StartStation
         return points;
     }
 
-    private static List<TracePoint> Thin(IReadOnlyList<StartMoment> trace) =>
-        [.. trace.Where((_, i) => i % 2 == 0).Select(m => new TracePoint(m.Seconds, m.SourceA, m.CompressorA, m.SourceV, m.Speed))];
+    private static StartTrace Thin(IReadOnlyList<StartMoment> trace) =>
+        StartTrace.Of([.. trace.Where((_, i) => i % 2 == 0)], m => m.Seconds, m => m.SourceA, m => m.CompressorA, m => m.SourceV);
 
     private static List<Figure> Figures(StartCase start, StartResult result, MotorModel motor, double largest, PowerSource source)
     {

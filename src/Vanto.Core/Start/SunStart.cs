@@ -38,7 +38,7 @@ internal static class SunStart
             new Verdict(Verdict.Worst(findings), starts ? Phrase.Of($"Starts softly on the sun alone; its lowest draw is {used:Fraction} of the array's best.") : findings[0].Words,
                 Phrase.Of($"The array gives {array:ElectricPower} at best; the unit draws {least:ElectricPower} to {most:ElectricPower}.")),
             findings, [new Figure("The array at its best", array, QuantityKind.ElectricPower, working)],
-            starts ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, starts ? "" : "too little sun", [], [], [], [], [],
+            starts ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, starts ? "" : "too little sun", StartTrace.None, [], [], [], [],
             least / (unit.SupplyVoltageV * unit.PowerFactorRun), 0, least / (unit.SupplyVoltageV * unit.PowerFactorRun), unit.SupplyVoltageV, unit.SupplyVoltageV, used, array, array, null, true);
     }
 }

@@ -58,7 +58,7 @@ public class LayerTests
 
     [Theory]
     [InlineData("Vanto.Core", new string[0])]
-    [InlineData("Vanto.Storage", new string[0])]
+    [InlineData("Vanto.Storage", new[] { "Vanto.Core" })]
     [InlineData("Vanto.Documents", new[] { "Vanto.Core" })]
     [InlineData("Vanto.Web", new[] { "Vanto.Core", "Vanto.Storage", "Vanto.Documents" })]
     public void Each_project_leans_only_on_those_below_it(string project, string[] below)

@@ -58,6 +58,39 @@ public class DesignCoolingLoadTests
         DesignCoolingLoad.Solve(SheetSpaces.Van, DesignDay.Steps(SheetSpaces.Van.Weather, 900)).Load.PeakW.ShouldBe(2811.19, 0.1);
     }
 
+    [Theory]
+    [InlineData("van")]
+    [InlineData("bus")]
+    [InlineData("boat")]
+    public void Faces_solved_one_by_one_agree_with_the_whole(string name)
+    {
+        var space = Space(name);
+        var held = new HeldLoad(DesignDay.Steps(space.Weather, 300));
+        foreach (var heading in new[] { 0.0, 80, 180, 247.5 })
+        {
+            var (whole, _) = Solve(space with { HeadingDeg = heading });
+            var curve = held.Solve(space with { HeadingDeg = heading });
+            for (var hour = 0; hour < 24; hour++)
+            {
+                curve.SensibleW[hour].ShouldBe(whole.SensibleW[hour], 0.3, $"{heading}° hour {hour}");
+                curve.LatentW[hour].ShouldBe(whole.LatentW[hour], 1e-6);
+            }
+            curve.PeakHour.ShouldBe(whole.PeakHour);
+        }
+    }
+
+    /// <summary>Heading sweep of the check spaces by two programs outside this project.</summary>
+    [Theory]
+    [InlineData("van", 2638, 2538, 2583, 2631, 2652, 2683, 2721, 2771, 2812, 2808, 2778, 2736, 2777, 2798, 2794, 2740)]
+    [InlineData("bus", 4588, 4509, 4301, 4019, 4021, 4200, 4402, 4558, 4636, 4712, 4615, 4358, 4282, 4455, 4678, 4701)]
+    [InlineData("boat", 2678, 2722, 2733, 2678, 2649, 2693, 2728, 2699, 2608, 2543, 2503, 2507, 2500, 2516, 2549, 2613)]
+    public void Sixteen_headings_match_the_check_spaces(string name, params int[] peaks)
+    {
+        var held = new HeldLoad(DesignDay.Steps(Space(name).Weather, 300));
+        for (var i = 0; i < 16; i++)
+            held.Solve(Space(name) with { HeadingDeg = i * 22.5 }).PeakW.ShouldBe(peaks[i], 1.0, $"{i * 22.5}°");
+    }
+
     internal static SpaceDescription Space(string name) => name switch { "van" => SheetSpaces.Van, "bus" => SheetSpaces.Bus, _ => SheetSpaces.Boat };
 
     private static (LoadDay Load, ThermalSpace Settled) Solve(SpaceDescription space) =>

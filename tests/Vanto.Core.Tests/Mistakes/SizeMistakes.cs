@@ -49,7 +49,7 @@ public class SizeMistakes
         var result = Assessor.Assess(design);
         result.Start!.Outcome.ShouldBe(StartOutcome.TripsDuringStart);
         result.Start.RunA.ShouldBeLessThan(2000 / 120.0, "the run alone is within the inverter");
-        result.Start.Trace.ShouldNotBeEmpty();
+        result.Start.Trace.SourceA.ShouldNotBeEmpty();
         var trips = result.Start.Findings.First(f => f.Level == Severity.Stop);
         trips.Remedies.ShouldContain(r => r.Words.ToString().Contains("soft starter"));
         var helped = Assessor.Assess(design with { Start = design.Start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.70 } });

@@ -2,7 +2,7 @@ import { BarChart, LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, PolarComponent, TooltipComponent } from 'echarts/components';
 import { use } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { settings } from './settings';
 
 use([
@@ -18,9 +18,14 @@ use([
   CanvasRenderer,
 ]);
 
+/** True once the lettering is there; a canvas drawn before would keep another typeface. */
+const lettered = ref(false);
+void document.fonts.load('16px "Atkinson Hyperlegible Next Variable"').then(() => (lettered.value = true));
+
 /** The colours of the scheme in use; a chart that reads them follows a change. */
 export const inks = computed(() => {
   void settings.scheme;
+  void lettered.value;
   document.documentElement.dataset.scheme = settings.scheme;
   const style = getComputedStyle(document.documentElement);
   const read = (name: string) => style.getPropertyValue('--' + name).trim();

@@ -12,7 +12,7 @@ import StationLayout from '../StationLayout.vue';
 
 const rig = useRig();
 const energy = computed(() => rig.assessment!.energy!);
-const points = computed(() => energy.value.points);
+const series = computed(() => energy.value.series);
 
 /** Hours since the day began, so that midnight does not break the lines. */
 const since = (hour: number) => (hour - rig.design!.energy.startHour + 24) % 24;
@@ -21,7 +21,7 @@ const clockOf = (x: number) => clock(rig.design!.energy.startHour + x);
 const picture = computed(() => {
   const i = inks.value;
   const design = rig.design!.energy;
-  const pts = points.value;
+  const day = series.value;
   const rows = energy.value.hasBattery ? [0, 1, 2] : [0, 1];
   const tops = energy.value.hasBattery ? [22, 168, 294] : [22, 190];
   const heights = energy.value.hasBattery ? [118, 104, 74] : [140, 150];
@@ -40,13 +40,13 @@ const picture = computed(() => {
     xAxisIndex: index,
     yAxisIndex: index,
     showSymbol: false,
-    data: pts.map((p, k) => [since(p.hour), data[k]]),
+    data: day.hour.map((hour, k) => [since(hour), data[k]]),
     lineStyle: style,
     itemStyle: { color: (style as { color: string }).color },
     ...extra,
   });
   const temperature = (v: number) => toShown(v, 'temperature');
-  const temps = pts.flatMap((p) => [p.outdoorC, p.cabinC, p.setC]).map(temperature);
+  const temps = [...day.outdoorC, ...day.cabinC, ...day.setC].map(temperature);
   const failure = energy.value.failureHour === null ? [] : [{ xAxis: since(energy.value.failureHour) }];
   const markLine = (index: number) => ({
     silent: true,
@@ -64,8 +64,8 @@ const picture = computed(() => {
     animation: false,
     tooltip: tip({
       formatter: (ps: { dataIndex: number }[]) => {
-        const p = pts[ps[0]!.dataIndex]!;
-        return `<b>${clock(p.hour)}</b><br>cabin ${shown(p.cabinC, 'temperature')}, outdoors ${shown(p.outdoorC, 'temperature')}<br>unit ${shown(p.airconW, 'electricPower')}, devices ${shown(p.loadsW, 'electricPower')}<br>sun ${shown(p.sunW, 'electricPower')}${energy.value.hasBattery ? `<br>battery ${shown(p.soc, 'fraction')}` : ''}`;
+        const k = ps[0]!.dataIndex;
+        return `<b>${clock(day.hour[k]!)}</b><br>cabin ${shown(day.cabinC[k]!, 'temperature')}, outdoors ${shown(day.outdoorC[k]!, 'temperature')}<br>unit ${shown(day.airconW[k]!, 'electricPower')}, devices ${shown(day.loadsW[k]!, 'electricPower')}<br>sun ${shown(day.sunW[k]!, 'electricPower')}${energy.value.hasBattery ? `<br>battery ${shown(day.soc[k]!, 'fraction')}` : ''}`;
       },
     }),
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
@@ -97,7 +97,7 @@ const picture = computed(() => {
       line(
         'outdoors',
         0,
-        pts.map((p) => temperature(p.outdoorC)),
+        day.outdoorC.map(temperature),
         { color: i.heat, width: 2, type: [6, 4] },
         {
           markArea: {
@@ -109,23 +109,12 @@ const picture = computed(() => {
           markLine: markLine(0),
         },
       ),
-      line(
-        'at most',
-        0,
-        pts.map((p) => temperature(p.setC)),
-        { color: i.soft, width: 1.5, type: [2, 3] },
-        { step: 'middle' },
-      ),
-      line(
-        'cabin',
-        0,
-        pts.map((p) => temperature(p.cabinC)),
-        { color: i.cold, width: 3 },
-      ),
+      line('at most', 0, day.setC.map(temperature), { color: i.soft, width: 1.5, type: [2, 3] }, { step: 'middle' }),
+      line('cabin', 0, day.cabinC.map(temperature), { color: i.cold, width: 3 }),
       line(
         'sun',
         1,
-        pts.map((p) => p.sunW / 1000),
+        day.sunW.map((v) => v / 1000),
         { color: i.sun, width: 2 },
         {
           areaStyle: { color: i.sun, opacity: 0.28 },
@@ -136,13 +125,13 @@ const picture = computed(() => {
       line(
         'unit and devices',
         1,
-        pts.map((p) => (p.airconW + p.loadsW) / 1000),
+        day.airconW.map((w, k) => (w + day.loadsW[k]!) / 1000),
         { color: i.ink, width: 2 },
       ),
       line(
         'other sources',
         1,
-        pts.map((p) => p.otherSourcesW / 1000),
+        day.otherSourcesW.map((v) => v / 1000),
         { color: i.fuel, width: 2, type: [8, 3, 2, 3] },
       ),
       ...(energy.value.hasBattery
@@ -150,7 +139,7 @@ const picture = computed(() => {
             line(
               'battery',
               2,
-              pts.map((p) => p.soc * 100),
+              day.soc.map((v) => v * 100),
               { color: i.stored, width: 2.5 },
               {
                 areaStyle: { color: i.stored, opacity: 0.22 },
@@ -178,7 +167,7 @@ const picture = computed(() => {
         'at most',
         'sun',
         'unit and devices',
-        ...(points.value.some((p) => p.otherSourcesW > 0) ? ['other sources'] : []),
+        ...(day.otherSourcesW.some((w) => w > 0) ? ['other sources'] : []),
         ...(energy.value.hasBattery ? ['battery'] : []),
       ],
     },

@@ -23,7 +23,7 @@ const ends: Record<string, string> = {
 };
 
 const trace = computed(() => {
-  const end = Math.max(0.3, start.value.trace.at(-1)?.seconds ?? 1);
+  const end = Math.max(0.3, start.value.trace.seconds.at(-1) ?? 1);
   const bears = start.value.bears.filter((b) => b.seconds <= end * 1.001);
   const later = start.value.bears.find((b) => b.seconds > end);
   const last = bears.at(-1);
@@ -72,7 +72,7 @@ const trace = computed(() => {
       {
         name: 'all on this source',
         type: 'line',
-        data: start.value.trace.map((p) => [p.seconds, p.sourceA]),
+        data: start.value.trace.seconds.map((t, k) => [t, start.value.trace.sourceA[k]]),
         showSymbol: false,
         lineStyle: { color: inks.value.ink, width: 3 },
         itemStyle: { color: inks.value.ink },
@@ -81,7 +81,7 @@ const trace = computed(() => {
       {
         name: 'the compressor',
         type: 'line',
-        data: start.value.trace.map((p) => [p.seconds, p.compressorA]),
+        data: start.value.trace.seconds.map((t, k) => [t, start.value.trace.compressorA[k]]),
         showSymbol: false,
         lineStyle: { color: inks.value.cold, width: 2, type: 'dotted' },
         itemStyle: { color: inks.value.cold },
@@ -141,7 +141,7 @@ function reduce(event: Event): void {
       <VerdictBox :verdict="start.verdict" :findings="start.findings" />
       <FigureRow :figures="start.figures" />
       <DrawnChart
-        v-if="start.trace.length"
+        v-if="start.trace.seconds.length"
         :option="trace"
         :height="262"
         label="Current in the first second of the start against what the source bears"

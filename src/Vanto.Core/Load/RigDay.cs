@@ -1,0 +1,33 @@
+using Vanto.Core.Physics;
+using Vanto.Core.Survey;
+
+namespace Vanto.Core.Load;
+
+/// <summary>A surveyed rig on its design day, ready for runs in time: its space, weather and drivers by step, and a model settled at the set-point.</summary>
+public sealed record RigDay(SpaceDescription Space, WeatherMoment[] Weather, SpaceDrivers Drivers, ThermalSpace Settled)
+{
+    /// <summary>Step of load runs, s.</summary>
+    public const int StepS = 300;
+
+    /// <summary>Seconds a step.</summary>
+    public int Seconds => 86400 / Weather.Length;
+
+    /// <summary>Solves the held day of a rig.</summary>
+    public static (RigDay Day, LoadDay Load) Of(SurveyDesign survey, LoadDesign design)
+    {
+        var space = SurveyedSpace.Build(survey, design.SetpointC, design.HumidityPct);
+        var weather = DesignDay.Steps(space.Weather, StepS);
+        var drivers = SpaceDrivers.Build(space, weather);
+        var (load, settled) = DesignCoolingLoad.Solve(space, drivers);
+        return (new RigDay(space, weather, drivers, settled), load);
+    }
+
+    /// <summary>The same day in a finer step.</summary>
+    public RigDay InSteps(int seconds)
+    {
+        if (seconds == Seconds)
+            return this;
+        var weather = DesignDay.Steps(Space.Weather, seconds);
+        return this with { Weather = weather, Drivers = SpaceDrivers.Build(Space, weather) };
+    }
+}
