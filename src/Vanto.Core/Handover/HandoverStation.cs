@@ -42,7 +42,7 @@ public static class HandoverStation
         var draft = stops.Count > 0 || missing > 0;
         var findings = new List<Finding>();
         if (stops.Count > 0)
-            findings.Add(Finding.Of("handover.incomplete", Severity.Stop, $"{stops.Count} stops are open in earlier stations; the sheet prints as a draft."));
+            findings.Add(Finding.Of("handover.incomplete", Severity.Stop, $"{(stops.Count == 1 ? "One stop is" : $"{stops.Count} stops are")} open in earlier stations; the sheet prints as a draft."));
         if (missing > 0)
             findings.Add(Finding.Of("handover.unproved", Severity.Caution, $"{missing} of {proof.Rows.Count} start-up readings are not taken; the sheet prints as a draft."));
         var verdict = new Verdict(draft ? (stops.Count > 0 ? StationState.Stop : StationState.Open) : StationState.Passed,

@@ -33,7 +33,7 @@ export function parted(inside: number, kind: QuantityKind): { number: string; sy
 /** A value with its unit in one string. */
 export function shown(inside: number, kind: QuantityKind): string {
   const { number, symbol } = parted(inside, kind);
-  return symbol === '' ? number : symbol === '°' ? number + '°' : `${number} ${symbol}`;
+  return symbol === '' ? number : symbol === '°' ? number + '°' : `${number}\u00a0${symbol}`;
 }
 
 export function shownMeasure(measure: Measure | null | undefined): string {

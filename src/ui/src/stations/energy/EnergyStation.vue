@@ -128,12 +128,16 @@ const picture = computed(() => {
         day.airconW.map((w, k) => (w + day.loadsW[k]!) / 1000),
         { color: i.ink, width: 2 },
       ),
-      line(
-        'other sources',
-        1,
-        day.otherSourcesW.map((v) => v / 1000),
-        { color: i.fuel, width: 2, type: [8, 3, 2, 3] },
-      ),
+      ...(day.otherSourcesW.some((w) => w > 0)
+        ? [
+            line(
+              'other sources',
+              1,
+              day.otherSourcesW.map((v) => v / 1000),
+              { color: i.fuel, width: 2, type: [8, 3, 2, 3] },
+            ),
+          ]
+        : []),
       ...(energy.value.hasBattery
         ? [
             line(
