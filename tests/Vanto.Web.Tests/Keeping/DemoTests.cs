@@ -17,6 +17,8 @@ public class DemoTests(RunningServer server) : IClassFixture<RunningServer>
             view["assessment"]!["faults"]!.AsArray().Count.ShouldBe(0, rig!.Text("/name"));
             view.Number("/assessment/load/peakW").ShouldBeGreaterThan(300);
         }
+        yard = (await Read(await server.Http.GetAsync("/api/rigs"))).AsArray();
+        yard.ShouldAllBe(r => !(bool)r!["pending"]!, "all have been worked out by now");
         yard.Select(r => r!.Text("/stage")).Distinct().Count().ShouldBeGreaterThan(2, "each stands at a different stage");
     }
 }

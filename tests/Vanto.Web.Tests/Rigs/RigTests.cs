@@ -145,6 +145,7 @@ public class RigTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task The_yard_lists_rigs_with_their_worst_finding()
     {
         var rig = await server.Begin("In the yard");
+        await server.View(rig.Id());
         var yard = (await Read(await server.Http.GetAsync("/api/rigs"))).AsArray();
         var mine = yard.Single(r => r!.Id() == rig.Id())!;
         mine.Text("/name").ShouldBe("In the yard");
