@@ -60,7 +60,7 @@ public sealed class HeldLoad(WeatherMoment[] day)
         var key = FaceKey.Of(space, face);
         if (_faces.TryGetValue(key, out var known))
             return known;
-        SpaceDrivers.FaceDrive(space, face, day, _series);
+        SpaceDrivers.FaceDrive(space, face, day, _series, 24.0 / day.Length);
         var chain = new SkinChains([SkinChain.Of(face with { AreaM2 = 1 }, ThermalSpace.OutsideFilm(face, space.Weather.WindMs), Layers.InsideFilmCooling(face.TiltDeg))]);
         chain.Prepare(86400.0 / day.Length);
         Array.Fill(chain.Temperatures, space.SetpointC);
@@ -94,7 +94,7 @@ public sealed class HeldLoad(WeatherMoment[] day)
         var key = WindowKey.Of(space, window);
         if (_windows.TryGetValue(key, out var known))
             return known;
-        SpaceDrivers.WindowDrive(space, window with { AreaM2 = 1 }, day, _series, _sun);
+        SpaceDrivers.WindowDrive(space, window with { AreaM2 = 1 }, day, _series, _sun, 24.0 / day.Length);
         var u = 1 / (1 / window.WindowU + window.CoverR);
         var warmth = new double[24];
         for (var k = 0; k < day.Length; k++)

@@ -62,27 +62,31 @@ public sealed class SpaceDrivers
     /// <summary>Sol-air temperatures of a step.</summary>
     public ReadOnlySpan<double> At(int step) => Drive.AsSpan(step * Chains, Chains);
 
-    /// <summary>Prepares the day.</summary>
-    public static SpaceDrivers Build(SpaceDescription space, WeatherMoment[] day)
+    /// <summary>Prepares a day, or any row of equal steps that begins at midnight.</summary>
+    /// <param name="space">The space.</param>
+    /// <param name="day">Weather by step.</param>
+    /// <param name="stepS">Seconds a step; a whole day of them where nothing is said.</param>
+    public static SpaceDrivers Build(SpaceDescription space, WeatherMoment[] day, double? stepS = null)
     {
+        var stepH = (stepS ?? 86400.0 / day.Length) / 3600;
         var drivers = new SpaceDrivers(day.Length, space.Faces.Count + space.Windows.Count, space.Windows.Count);
         for (var step = 0; step < day.Length; step++)
         {
             drivers.OutdoorC[step] = day[step].AirC;
             drivers.OutdoorRatio[step] = day[step].HumidityRatio;
             drivers.GlobalWm2[step] = day[step].Sky.Global;
-            drivers.FillGains(space, step, (int)((step + 0.5) * 24 / day.Length));
+            drivers.FillGains(space, step, (int)((step + 0.5) * stepH % 24));
         }
         var series = new double[day.Length];
         var sun = new double[day.Length];
         for (var i = 0; i < space.Faces.Count; i++)
         {
-            FaceDrive(space, space.Faces[i], day, series);
+            FaceDrive(space, space.Faces[i], day, series, stepH);
             drivers.Spread(series, i);
         }
         for (var i = 0; i < space.Windows.Count; i++)
         {
-            WindowDrive(space, space.Windows[i], day, series, sun);
+            WindowDrive(space, space.Windows[i], day, series, sun, stepH);
             drivers.Spread(series, space.Faces.Count + i);
             for (var step = 0; step < day.Length; step++)
             {
@@ -98,7 +102,8 @@ public sealed class SpaceDrivers
     /// <param name="face">The face.</param>
     /// <param name="day">Weather by step.</param>
     /// <param name="solAirC">Filled, one value a step.</param>
-    public static void FaceDrive(SpaceDescription space, OpaqueFace face, WeatherMoment[] day, double[] solAirC)
+    /// <param name="stepH">Hours a step.</param>
+    public static void FaceDrive(SpaceDescription space, OpaqueFace face, WeatherMoment[] day, double[] solAirC, double stepH)
     {
         if (face.FarSide is FarSide.Water or FarSide.Ground)
         {
@@ -116,7 +121,7 @@ public sealed class SpaceDrivers
         var film = ThermalSpace.OutsideFilm(face, space.Weather.WindMs);
         for (var step = 0; step < day.Length; step++)
         {
-            var sun = look.At(day[step], StepHour(step, day.Length));
+            var sun = look.At(day[step], (step + 0.5) * stepH % 24);
             var irradiance = sun.BeamShare * (sun.Face.Beam + sun.Face.Circumsolar) + sun.SkyShare * sun.Face.Sky + sun.Face.Ground;
             solAirC[step] = SolAir(day[step].AirC, face.Absorptance, irradiance, face.Emittance, sun.SkyShare * look.SkyView * day[step].SkyDeficitWm2, film);
         }
@@ -128,7 +133,8 @@ public sealed class SpaceDrivers
     /// <param name="day">Weather by step.</param>
     /// <param name="solAirC">Filled, one value a step.</param>
     /// <param name="throughW">Filled, sun let through, W.</param>
-    public static void WindowDrive(SpaceDescription space, GlassFace window, WeatherMoment[] day, double[] solAirC, double[] throughW)
+    /// <param name="stepH">Hours a step.</param>
+    public static void WindowDrive(SpaceDescription space, GlassFace window, WeatherMoment[] day, double[] solAirC, double[] throughW, double stepH)
     {
         var look = new Look(space, window.TiltDeg, window.RelativeAzimuthDeg, window.Name);
         var film = SkyLongWave.OutsideFilm(space.Weather.WindMs, GlassEmittance, 293.15);
@@ -136,15 +142,13 @@ public sealed class SpaceDrivers
         var diffuse = DiffuseModifier(window.DoublePane);
         for (var step = 0; step < day.Length; step++)
         {
-            var sun = look.At(day[step], StepHour(step, day.Length));
+            var sun = look.At(day[step], (step + 0.5) * stepH % 24);
             solAirC[step] = SolAir(day[step].AirC, 0, 0, GlassEmittance, sun.SkyShare * look.SkyView * day[step].SkyDeficitWm2, film);
             var direct = sun.BeamShare * (sun.Face.Beam + sun.Face.Circumsolar);
             var modified = direct <= 0 ? 0 : direct * IncidenceModifier(Math.Acos(Math.Min(1, sun.Face.CosIncidence)) * 180 / Math.PI, window.DoublePane);
             throughW[step] = passes * (modified + (sun.SkyShare * sun.Face.Sky + sun.Face.Ground) * diffuse);
         }
     }
-
-    private static double StepHour(int step, int steps) => (step + 0.5) * 24 / steps;
 
     private void Spread(double[] series, int chain)
     {
@@ -173,7 +177,6 @@ public sealed class SpaceDrivers
     {
         private readonly SpaceDescription _space;
         private readonly Direction _normal;
-        private readonly double _extraterrestrial;
         private readonly double _cover;
         private readonly double _azimuthDeg;
         private readonly double _tiltDeg;
@@ -185,7 +188,6 @@ public sealed class SpaceDrivers
             _tiltDeg = tiltDeg;
             _azimuthDeg = (space.HeadingDeg + relativeAzimuthDeg) % 360;
             _normal = Direction.Of(tiltDeg, _azimuthDeg);
-            _extraterrestrial = Sun.Extraterrestrial(Sun.DayOfYear(space.Weather.Month, space.Weather.Day));
             _cover = tiltDeg < 45 ? space.OverheadCover : 1;
             _name = name;
             SkyView = SkyLongWave.View(tiltDeg);
@@ -195,7 +197,7 @@ public sealed class SpaceDrivers
 
         public (FaceIrradiance Face, double BeamShare, double SkyShare) At(in WeatherMoment moment, double hour)
         {
-            var face = Irradiance.OnFace(moment.Sky, moment.ToSun, _normal, _extraterrestrial, _space.Weather.Albedo);
+            var face = Irradiance.OnFace(moment.Sky, moment.ToSun, _normal, moment.ExtraterrestrialWm2, _space.Weather.Albedo);
             if (_space.Shades.Count == 0)
                 return (face, _cover, _cover);
             double beam = _cover, sky = _cover;

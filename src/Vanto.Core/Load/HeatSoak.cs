@@ -1,0 +1,187 @@
+using Vanto.Core.Physics;
+
+namespace Vanto.Core.Load;
+
+/// <summary>A pull-down: minutes to the set-point (null where it is not reached), humidity and temperatures at its end, and the way there minute by minute.</summary>
+public sealed record PullDownResult(double StartC, double? Minutes, double RelativeHumidityPct, double MassC, double AirC, double[] AirByMinuteC, double[] HumidityByMinutePct);
+
+/// <summary>What happens when nothing cools, when cooling begins, and when it ends. Minutes and °C.</summary>
+public sealed class HeatSoak
+{
+    /// <summary>Pull-down is given up after six hours.</summary>
+    public const int LimitMinutes = 360;
+
+    private const double MoistureStore = 5;
+    private const double SettledK = 0.01;
+    private const int MostDays = 200;
+
+    private readonly SpaceDescription _space;
+    private readonly SpaceDrivers _drivers;
+    private readonly int _stepS;
+    private readonly ThermalSpace[] _soaked;
+
+    /// <summary>Lets the closed-up space float through its design day, nobody in and nothing on, until the days repeat.</summary>
+    public HeatSoak(SpaceDescription space, WeatherMoment[] day)
+    {
+        _space = space;
+        _drivers = SpaceDrivers.Build(space, day);
+        _stepS = 86400 / day.Length;
+        var model = new ThermalSpace(space);
+        model.Prepare(_stepS);
+        model.Reset(space.SetpointC);
+        var settled = false;
+        for (var repeat = 0; repeat < MostDays && !settled; repeat++)
+        {
+            var before = model.MassC;
+            for (var k = 0; k < day.Length; k++)
+                Float(model, k, 0.3 * _drivers.GlassSunW[k], 0.7 * _drivers.GlassSunW[k]);
+            settled = Math.Abs(model.MassC - before) <= SettledK;
+        }
+        AirC = new double[day.Length];
+        _soaked = new ThermalSpace[24];
+        for (var k = 0; k < day.Length; k++)
+        {
+            if (k % (day.Length / 24) == 0)
+            {
+                _soaked[k * 24 / day.Length] = new ThermalSpace(space);
+                _soaked[k * 24 / day.Length].CopyStateFrom(model);
+            }
+            Float(model, k, 0.3 * _drivers.GlassSunW[k], 0.7 * _drivers.GlassSunW[k]);
+            AirC[k] = model.AirC;
+        }
+    }
+
+    /// <summary>Air at the end of each step of the soaked day.</summary>
+    public double[] AirC { get; }
+
+    /// <summary>Highest soaked air and its hour.</summary>
+    public (double AirC, double Hour) Peak
+    {
+        get
+        {
+            var at = Array.IndexOf(AirC, AirC.Max());
+            return (AirC[at], (at + 1.0) * _stepS / 3600);
+        }
+    }
+
+    /// <summary>Soaked air at an hour.</summary>
+    public double At(int hour) => _soaked[hour].AirC;
+
+    /// <summary>Cools the soaked space from an hour on.</summary>
+    /// <param name="fromHour">Hour of the day, 0 to 23.</param>
+    /// <param name="capacityW">Cooling at outdoor temperature and indoor wet bulb.</param>
+    /// <param name="airFlowM3s">Of the indoor fan.</param>
+    /// <param name="split">Coil: air temperature, humidity ratio, cooling, flow → sensible and latent W.</param>
+    public PullDownResult PullDown(int fromHour, Func<double, double, double> capacityW, double airFlowM3s, Func<double, double, double, double, (double Sensible, double Latent)> split)
+    {
+        const int step = 60;
+        var model = new ThermalSpace(_space);
+        model.Prepare(step);
+        model.CopyStateFrom(_soaked[fromHour]);
+        var pressure = _space.Weather.PressurePa;
+        var first = fromHour * 3600 / _stepS;
+        var ratio = _drivers.OutdoorRatio[first];
+        var store = _space.AirDensity * _space.VolumeM3 * MoistureStore;
+        var exchange = _space.InfiltrationKgS;
+        var start = model.AirC;
+        var (air, humidity) = (new List<double>(), new List<double>());
+        for (var minute = 0; minute < LimitMinutes; minute++)
+        {
+            var k = (first + minute * step / _stepS) % _drivers.Steps;
+            var (convective, radiant) = _drivers.GainSplit(k);
+            model.Begin(_drivers.At(k), _drivers.OutdoorC[k], convective, radiant);
+            var wet = Math.Clamp(MoistAir.WetBulb(model.AirC, ratio, pressure), 12, 28);
+            var (sensible, latent) = split(model.AirC, ratio, capacityW(_drivers.OutdoorC[k], wet), airFlowM3s);
+            var free = (model.HubB - sensible) / model.HubA;
+            model.End(free);
+            var gain = _drivers.PeopleLatentW[k] + _drivers.ApplianceLatentW[k] - latent;
+            ratio = (ratio + step / store * (exchange * _drivers.OutdoorRatio[k] + gain / MoistAir.VaporisationJPerKg)) / (1 + step * exchange / store);
+            ratio = Math.Max(1e-5, ratio);
+            air.Add(model.AirC);
+            humidity.Add(MoistAir.RelativeHumidity(model.AirC, ratio, pressure));
+            if (model.AirC <= _space.SetpointC)
+                return new PullDownResult(start, minute + 1, humidity[^1], model.MassC, model.AirC, [.. air], [.. humidity]);
+        }
+        return new PullDownResult(start, null, humidity[^1], model.MassC, model.AirC, [.. air], [.. humidity]);
+    }
+
+    /// <summary>Minutes until the held space reaches temperatures once the unit stops; null where it does not within a day.</summary>
+    /// <param name="space">The space.</param>
+    /// <param name="drivers">Its design day.</param>
+    /// <param name="settled">State at midnight of the held day.</param>
+    /// <param name="fromHour">Hour at which the unit stops.</param>
+    /// <param name="limitsC">Temperatures asked.</param>
+    public static double?[] HoldTime(SpaceDescription space, SpaceDrivers drivers, ThermalSpace settled, int fromHour, params double[] limitsC)
+    {
+        const int step = 60;
+        var stepS = 86400 / drivers.Steps;
+        var held = new ThermalSpace(space);
+        held.Prepare(stepS);
+        held.CopyStateFrom(settled);
+        var first = fromHour * 3600 / stepS;
+        for (var k = 0; k < first; k++)
+        {
+            var (convective, radiant) = drivers.GainSplit(k);
+            held.Begin(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+            held.End(space.SetpointC);
+        }
+        var model = new ThermalSpace(space);
+        model.Prepare(step);
+        model.CopyStateFrom(held);
+        var reached = new double?[limitsC.Length];
+        for (var minute = 0; minute < 1440 && reached.Any(r => r is null); minute++)
+        {
+            var k = (first + minute * step / stepS) % drivers.Steps;
+            var (convective, radiant) = drivers.GainSplit(k);
+            model.Begin(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+            model.End(model.HubB / model.HubA);
+            for (var i = 0; i < limitsC.Length; i++)
+                if (reached[i] is null && model.AirC >= limitsC[i])
+                    reached[i] = minute + 1;
+        }
+        return reached;
+    }
+
+    /// <summary>Peak air of a design day with limited sensible cooling, its hour, and hours above the set-point by half a kelvin.</summary>
+    /// <param name="space">The space.</param>
+    /// <param name="drivers">Its design day.</param>
+    /// <param name="sensibleW">Sensible cooling by outdoor temperature.</param>
+    public static (double PeakC, double Hour, double HoursAbove) PeakIndoorWithCapacity(SpaceDescription space, SpaceDrivers drivers, Func<double, double> sensibleW)
+    {
+        var model = new ThermalSpace(space);
+        model.Prepare(86400.0 / drivers.Steps);
+        model.Reset(space.SetpointC);
+        var nodes = new double[model.NodeCount];
+        for (var repeat = 0; repeat < MostDays; repeat++)
+        {
+            for (var k = 0; k < drivers.Steps; k++)
+                Limited(k);
+            if (model.SwapSnapshot(nodes) <= SettledK)
+                break;
+        }
+        double peak = double.MinValue, hour = 0, above = 0;
+        for (var k = 0; k < drivers.Steps; k++)
+        {
+            Limited(k);
+            if (model.AirC > peak)
+                (peak, hour) = (model.AirC, (k + 1) * 24.0 / drivers.Steps);
+            above += model.AirC > space.SetpointC + 0.5 ? 24.0 / drivers.Steps : 0;
+        }
+        return (peak, hour, above);
+
+        void Limited(int k)
+        {
+            var (convective, radiant) = drivers.GainSplit(k);
+            model.Begin(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+            var wanted = model.HubB - model.HubA * space.SetpointC;
+            // Between set-points the load may be negative: it is held, as the design day holds it.
+            model.End((model.HubB - Math.Min(wanted, sensibleW(drivers.OutdoorC[k]))) / model.HubA);
+        }
+    }
+
+    private void Float(ThermalSpace model, int k, double convectiveW, double radiantW)
+    {
+        model.Begin(_drivers.At(k), _drivers.OutdoorC[k], convectiveW, radiantW);
+        model.End(model.HubB / model.HubA);
+    }
+}

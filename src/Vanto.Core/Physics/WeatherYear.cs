@@ -1,0 +1,78 @@
+namespace Vanto.Core.Physics;
+
+/// <summary>Where weather belongs: standard time of the place.</summary>
+public sealed record WeatherPlace(string Name, double LatitudeDeg, double LongitudeDeg, double UtcOffsetH, double ElevationM)
+{
+    /// <summary>Pressure of the standard atmosphere there, Pa.</summary>
+    public double PressurePa => MoistAir.Pressure(ElevationM);
+}
+
+/// <summary>
+/// Hourly weather from a first day of the year on; values stand for the middle of each hour. °C, kg/kg, W/m², m/s; cloud 0 to 1.
+/// Direct and diffuse are NaN where only the global irradiance is known; the sky temperature is NaN where the cloud gives it.
+/// </summary>
+public sealed record WeatherYear(
+    WeatherPlace Place, int FirstDay, double[] AirC, double[] HumidityRatio, double[] GlobalWm2, double[] DirectWm2, double[] DiffuseWm2, double[] Cloud, double[] WindMs, double[] SkyC)
+{
+    /// <summary>The calendar that the sun is taken from.</summary>
+    public const int CalendarYear = 2025;
+
+    /// <summary>Number of hours.</summary>
+    public int Hours => AirC.Length;
+
+    /// <summary>Global irradiation of the whole, kWh/m².</summary>
+    public double GlobalKWhM2 => GlobalWm2.Sum() / 1000;
+
+    /// <summary>Steps of a length that divides an hour, air and humidity linear between hour middles, each hour's sun kept.</summary>
+    /// <param name="stepS">Seconds, a divisor of 3600.</param>
+    public WeatherMoment[] Steps(int stepS)
+    {
+        var perHour = 3600 / stepS;
+        var moments = new WeatherMoment[Hours * perHour];
+        var dew = new double[Hours];
+        for (var hour = 0; hour < Hours; hour++)
+            dew[hour] = MoistAir.DewPoint(HumidityRatio[hour], Place.PressurePa);
+        Parallel.For(0, (Hours + 23) / 24, day => FillDay(day, perHour, dew, moments));
+        return moments;
+    }
+
+    private void FillDay(int day, int perHour, double[] dew, WeatherMoment[] moments)
+    {
+        var date = new DateOnly(CalendarYear, 1, 1).AddDays((FirstDay - 1 + day) % 365);
+        var extraterrestrial = Sun.Extraterrestrial(date.DayOfYear);
+        var suns = new SunAngles[perHour];
+        for (var hour = day * 24; hour < Math.Min(Hours, day * 24 + 24); hour++)
+        {
+            double mean = 0;
+            for (var k = 0; k < perHour; k++)
+            {
+                suns[k] = Sun.Position(CalendarYear, date.Month, date.Day, hour % 24 + (k + 0.5) / perHour, Place.UtcOffsetH, Place.LatitudeDeg, Place.LongitudeDeg, Place.PressurePa);
+                mean += extraterrestrial * Math.Max(0, Math.Cos(suns[k].ZenithDeg * Math.PI / 180)) / perHour;
+            }
+            var clearness = mean < 1 ? 0 : GlobalWm2[hour] / mean;
+            for (var k = 0; k < perHour; k++)
+                moments[hour * perHour + k] = Moment(hour, (k + 0.5) / perHour, suns[k], clearness, extraterrestrial, dew);
+        }
+    }
+
+    private WeatherMoment Moment(int hour, double into, in SunAngles sun, double clearness, double extraterrestrial, double[] dew)
+    {
+        var (low, high, share) = into < 0.5 ? (Math.Max(0, hour - 1), hour, into + 0.5) : (hour, Math.Min(Hours - 1, hour + 1), into - 0.5);
+        double Between(double[] series) => series[low] + (series[high] - series[low]) * share;
+        var air = Between(AirC);
+        var cos = Math.Max(0, Math.Cos(sun.ZenithDeg * Math.PI / 180));
+        var global = clearness * extraterrestrial * cos;
+        var sky = double.IsNaN(DirectWm2[hour]) ? DiffuseSplit.Split(global, cos, extraterrestrial) : Measured(hour, global, cos);
+        var skyC = double.IsNaN(SkyC[hour]) ? SkyLongWave.SkyTemperature(air, Between(dew), Cloud[hour]) : Between(SkyC);
+        return new WeatherMoment(air, Between(HumidityRatio), Between(dew), sun, sky, skyC, extraterrestrial);
+    }
+
+    /// <summary>The hour's own share of diffuse sun, kept within the hour.</summary>
+    private SkyIrradiance Measured(int hour, double global, double cos)
+    {
+        if (cos < 0.01 || global <= 0)
+            return new SkyIrradiance(global, 0, global);
+        var diffuse = global * Math.Clamp(DiffuseWm2[hour] / Math.Max(1e-9, GlobalWm2[hour]), 0, 1);
+        return new SkyIrradiance(global, (global - diffuse) / cos, diffuse);
+    }
+}
