@@ -11,6 +11,9 @@ public sealed class HeatSoak
     /// <summary>Pull-down is given up after six hours.</summary>
     public const int LimitMinutes = 360;
 
+    /// <summary>A held space is watched for twelve hours after its unit stops.</summary>
+    public const int HoldLimitMinutes = 720;
+
     private const double MoistureStore = 5;
     private const double SettledK = 0.01;
     private const int MostDays = 200;
@@ -105,7 +108,7 @@ public sealed class HeatSoak
         return new PullDownResult(start, null, humidity[^1], model.MassC, model.AirC, [.. air], [.. humidity]);
     }
 
-    /// <summary>Minutes until the held space reaches temperatures once the unit stops; null where it does not within a day.</summary>
+    /// <summary>Minutes until the held space reaches temperatures once the unit stops; null where it does not within twelve hours.</summary>
     /// <param name="space">The space.</param>
     /// <param name="drivers">Its design day.</param>
     /// <param name="settled">State at midnight of the held day.</param>
@@ -129,7 +132,7 @@ public sealed class HeatSoak
         model.Prepare(step);
         model.CopyStateFrom(held);
         var reached = new double?[limitsC.Length];
-        for (var minute = 0; minute < 1440 && reached.Any(r => r is null); minute++)
+        for (var minute = 0; minute < HoldLimitMinutes && reached.Any(r => r is null); minute++)
         {
             var k = (first + minute * step / stepS) % drivers.Steps;
             var (convective, radiant) = drivers.GainSplit(k);

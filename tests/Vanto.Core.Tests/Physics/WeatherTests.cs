@@ -151,7 +151,7 @@ public class WeatherTests
     public void Cloud(double cover, double left)
     {
         DiffuseSplit.CloudFactor(cover).ShouldBe(left, 1e-6);
-        DiffuseSplit.CloudOf(left).ShouldBe(cover, 1e-9);
+        DiffuseSplit.CloudOf(left).ShouldBe(cover, 1e-5);
     }
 
     [Fact]

@@ -1,0 +1,25 @@
+namespace Vanto.Core.Physics;
+
+/// <summary>Air through doors, and whether there is enough of it to breathe and to burn.</summary>
+public static class AirExchange
+{
+    /// <summary>Buoyant flow through an open door, m³/s, and the volume changed in one opening, m³ (coefficient form, from memory).</summary>
+    public static (double FlowM3s, double ChangedM3) Door(double volumeM3, double widthM, double heightM, double insideC, double outsideC, double seconds)
+    {
+        var mean = (insideC + outsideC) / 2 + 273.15;
+        var flow = 0.6 / 3 * widthM * heightM * Math.Sqrt(9.80665 * heightM * Math.Abs(outsideC - insideC) / mean);
+        return (flow, volumeM3 * (1 - Math.Exp(-flow * seconds / volumeM3)));
+    }
+
+    /// <summary>Steady carbon dioxide, ppm: 0.0052 L/s a seated adult, 0.0036 asleep (from memory).</summary>
+    public static double CarbonDioxidePpm(double awake, double asleep, double freshLs) => 420 + (awake * 0.0052 + asleep * 0.0036) / freshLs * 1e6;
+
+    /// <summary>Outdoor air that an unvented flame needs at least, L/s; common practice.</summary>
+    public static double FlameAirLs(double flameW) => 10 * flameW / 1000;
+
+    /// <summary>Heat of an animal, W, two thirds sensible (ASHRAE ch. 10 form, from memory).</summary>
+    public static double AnimalW(double massKg) => 8.75 * Math.Pow(massKg, 0.75);
+
+    /// <summary>Share of propane's heat that comes as moisture.</summary>
+    public const double PropaneLatent = 1.634 * 2.45 / 50.35;
+}
