@@ -1,8 +1,8 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using System.Text.Json.Serialization;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Job;
 
@@ -12,14 +12,7 @@ namespace Vanto.Core.Job;
 public static class JobFile
 {
     /// <summary>How designs are written and read everywhere.</summary>
-    public static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
-    {
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
-        NumberHandling = JsonNumberHandling.Strict,
-        ReadCommentHandling = JsonCommentHandling.Disallow,
-        RespectNullableAnnotations = true,
-        WriteIndented = false,
-    };
+    public static readonly JsonSerializerOptions Json = DesignJson.Options;
 
     private static readonly JsonSerializerOptions Indented = new(Json) { WriteIndented = true };
 

@@ -24,11 +24,14 @@ public sealed class HeatSoak
     private readonly ThermalSpace[] _soaked;
 
     /// <summary>Lets the closed-up space float through its design day, nobody in and nothing on, until the days repeat.</summary>
-    public HeatSoak(SpaceDescription space, WeatherMoment[] day)
+    public HeatSoak(SpaceDescription space, WeatherMoment[] day) : this(space, SpaceDrivers.Build(space, day)) { }
+
+    /// <summary>The same from drivers prepared already.</summary>
+    public HeatSoak(SpaceDescription space, SpaceDrivers drivers)
     {
         _space = space;
-        _drivers = SpaceDrivers.Build(space, day);
-        _stepS = 86400 / day.Length;
+        _drivers = drivers;
+        _stepS = 86400 / drivers.Steps;
         var model = new ThermalSpace(space);
         model.Prepare(_stepS);
         model.Reset(space.SetpointC);
@@ -36,18 +39,18 @@ public sealed class HeatSoak
         for (var repeat = 0; repeat < MostDays && !settled; repeat++)
         {
             var before = model.MassC;
-            for (var k = 0; k < day.Length; k++)
+            for (var k = 0; k < drivers.Steps; k++)
                 Float(model, k, 0.3 * _drivers.GlassSunW[k], 0.7 * _drivers.GlassSunW[k]);
             settled = Math.Abs(model.MassC - before) <= SettledK;
         }
-        AirC = new double[day.Length];
+        AirC = new double[drivers.Steps];
         _soaked = new ThermalSpace[24];
-        for (var k = 0; k < day.Length; k++)
+        for (var k = 0; k < drivers.Steps; k++)
         {
-            if (k % (day.Length / 24) == 0)
+            if (k % (drivers.Steps / 24) == 0)
             {
-                _soaked[k * 24 / day.Length] = new ThermalSpace(space);
-                _soaked[k * 24 / day.Length].CopyStateFrom(model);
+                _soaked[k * 24 / drivers.Steps] = new ThermalSpace(space);
+                _soaked[k * 24 / drivers.Steps].CopyStateFrom(model);
             }
             Float(model, k, 0.3 * _drivers.GlassSunW[k], 0.7 * _drivers.GlassSunW[k]);
             AirC[k] = model.AirC;

@@ -144,20 +144,21 @@ public sealed class HeldLoad(WeatherMoment[] day)
         public static FaceKey Of(SpaceDescription space, OpaqueFace face) => new(
             new SkinKey(face.Layers), face.TiltDeg, face.TiltDeg is 0 or 180 && space.Shades.Count == 0 ? 0 : (space.HeadingDeg + face.RelativeAzimuthDeg) % 360, face.Absorptance, face.ExtraTransmittance, face.FarSide, face.Emittance,
             ThermalSpace.OutsideFilm(face, space.Weather.WindMs), face.FarSide switch { FarSide.Water => space.WaterC, FarSide.Ground => space.GroundC, FarSide.Neighbour => space.NeighbourRiseK, _ => space.RoadHeatKPerWm2 },
-            face.TiltDeg < 45 ? space.OverheadCover : 1, space.SetpointC, Shade.Key(space, face.Name));
+            face.TiltDeg < 45 ? space.OverheadCover : 1, space.SetpointC, Shade.Key(space, face.RelativeAzimuthDeg));
     }
 
     private readonly record struct WindowKey(double TiltDeg, double AzimuthDeg, double U, double Shgc, bool Double, double Inside, double Outside, double CoverR, double Cover, double SetpointC, string Shaded)
     {
         public static WindowKey Of(SpaceDescription space, GlassFace window) => new(
             window.TiltDeg, (space.HeadingDeg + window.RelativeAzimuthDeg) % 360, window.WindowU, window.Shgc, window.DoublePane, window.InteriorShade, window.ExteriorShade, window.CoverR,
-            window.TiltDeg < 45 ? space.OverheadCover : 1, space.SetpointC, Shade.Key(space, window.Name));
+            window.TiltDeg < 45 ? space.OverheadCover : 1, space.SetpointC, Shade.Key(space, window.RelativeAzimuthDeg));
     }
 
     private static class Shade
     {
-        /// <summary>Shaded faces are told apart by name, heading and the shades themselves.</summary>
-        public static string Key(SpaceDescription space, string name) => space.Shades.Count == 0 ? "" : FormattableString.Invariant($"{name} {space.HeadingDeg} {string.Join(' ', space.Shades)}");
+        /// <summary>Shaded faces are told apart by side, heading and the shades themselves.</summary>
+        public static string Key(SpaceDescription space, double relativeAzimuthDeg) =>
+            space.Shades.Count == 0 ? "" : FormattableString.Invariant($"{relativeAzimuthDeg} {space.HeadingDeg} {string.Join(' ', space.Shades)}");
     }
 
     private readonly struct SkinKey(IReadOnlyList<Layer> layers) : IEquatable<SkinKey>

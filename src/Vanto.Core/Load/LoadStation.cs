@@ -11,6 +11,8 @@ public sealed record LoadDesign : DesignPart
 {
     [Field(QuantityKind.Temperature, 16, 35, Label = "Hold inside at")] public double SetpointC { get; init; } = 25;
     [Field(QuantityKind.Percent, 20, 80, Label = "Humidity inside")] public double HumidityPct { get; init; } = 50;
+    [Field(QuantityKind.Temperature, 3, 30, Label = "Heat to in winter")] public double HeatC { get; init; } = 20;
+    [Ask("Measures tried together", Help = "their names, with commas")] public string Trying { get; init; } = "";
 }
 
 /// <summary>Watts of one cause over the 24 hours.</summary>
@@ -19,14 +21,47 @@ public sealed record CauseSeries(Cause Cause, string Label, bool Damp, double[] 
 /// <summary>Peak load at a heading.</summary>
 public sealed record HeadingLoad(double HeadingDeg, double PeakW);
 
-/// <summary>A change that could be bought, with what it takes off; it can be taken at once.</summary>
-public sealed record LoadMeasure(string Id, string Words, double PeakChangeW, double DayChangeWh, IReadOnlyList<DesignChange> Changes);
+/// <summary>A change that could be bought, with what it takes off; it can be taken at once. Weight and cost are rough, common practice.</summary>
+/// <param name="NightHours">How much longer the same cooling lasts through the night, h: night heat saved over the mean night load.</param>
+public sealed record LoadMeasure(string Id, string Words, double PeakChangeW, double DayChangeWh, double NightHours, double MassKg, double Cost, bool Tried, IReadOnlyList<DesignChange> Changes);
+
+/// <summary>Several measures at once, solved together: nothing is counted twice.</summary>
+public sealed record MeasuresTogether(IReadOnlyList<string> Ids, double PeakChangeW, double DayChangeWh, double NightHours, double SumOfPeaksW, double MassKg, double Cost, IReadOnlyList<DesignChange> Changes);
+
+/// <summary>One space of the rig on its own.</summary>
+public sealed record SpaceLoad(string Name, bool Cooled, double FloorM2, double PeakW, int PeakHour);
+
+/// <summary>The rig at another stand: its peak there as it stands and at its best heading.</summary>
+public sealed record StandLoad(string Name, string From, double HeadingDeg, double PeakW, int PeakHour, double BestHeadingDeg, double BestPeakW);
+
+/// <summary>The closed-up rig in the sun, half hour by half hour, and the minutes it stays below temperatures once its unit stops at the hottest hour.</summary>
+public sealed record SoakView(double[] AirC, double PeakC, double PeakHour, IReadOnlyList<HoldMinutes> Hold);
+
+/// <summary>Minutes until a temperature is reached; empty where it is not within twelve hours.</summary>
+public sealed record HoldMinutes(double LimitC, double? Minutes);
 
 /// <summary>Result of the Load station. Hour arrays: index 0 is 00 to 01.</summary>
 public sealed record LoadAssessment(
     Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<CauseSeries> Causes, double[] TotalW, double[] OutdoorC,
     double PeakW, double PeakSensibleW, double PeakLatentW, int PeakHour, IReadOnlyList<HeadingLoad> Rose, IReadOnlyList<LoadMeasure> Measures)
 {
+    public MeasuresTogether? Together { get; init; }
+    public IReadOnlyList<SpaceLoad> Spaces { get; init; } = [];
+    public IReadOnlyList<StandLoad> Stands { get; init; } = [];
+    public SoakView Soak { get; init; } = null!;
+    public HeatingLoadResult Heating { get; init; } = null!;
+
+    /// <summary>Lengths of the spaces from front to rear, m.</summary>
+    internal IReadOnlyList<double> SpaceLengthsM { get; init; } = [];
+
+    /// <summary>Coldest night and what is held in it, °C.</summary>
+    internal double WinterC { get; init; }
+
+    internal double HeatC { get; init; }
+
+    /// <summary>The soaked day, for the unit's pull-down.</summary>
+    internal HeatSoak Soaked { get; init; } = null!;
+
     /// <summary>The solved load, for the stations after.</summary>
     internal LoadDay Day { get; init; } = null!;
 
@@ -64,19 +99,57 @@ public static class LoadStation
         var space = rigDay.Space;
         var held = new HeldLoad(DesignDay.Steps(space.Weather, SweepStepS));
         var rose = Rose(space, held);
-        var measures = Measures(survey, design, space, held, rose);
-        var findings = Findings(survey, space, day, rose, measures).ToList();
+        var (measures, together) = LoadMeasures.Find(survey, design, space, held, rose);
+        var heating = HeatingLoad.Design(space with { WaterC = survey.Climate.WinterWaterC, GroundC = 10 }, design.HeatC, survey.Climate.WinterC, survey.Climate.WinterWindMs);
+        var soaked = new HeatSoak(space, rigDay.Drivers);
+        var soak = Soak(rigDay, soaked, day.PeakHour);
+        var findings = Findings(survey, space, day, rose, measures).Concat(AirFindings.Of(survey, design, space, held, day, soak)).ToList();
         var peak = day.PeakHour;
-        var totals = Enumerable.Range(0, 24).Select(day.Total).ToArray();
         return new LoadAssessment(
-            Say(day, findings), findings, Figures(space, day), [.. Enum.GetValues<Cause>().Select(c => new CauseSeries(c, Labels[c], c >= Cause.DampAir, day.ByCause[(int)c]))],
-            totals, [.. Enumerable.Range(0, 24).Select(h => DesignDay.AirC(space.Weather, h + 0.5))],
+            Say(day, findings), findings, Figures(space, day, heating, survey, design, soak), [.. Enum.GetValues<Cause>().Select(c => new CauseSeries(c, Labels[c], c >= Cause.DampAir, Rounded(day.ByCause[(int)c])))],
+            Rounded([.. Enumerable.Range(0, 24).Select(day.Total)]), [.. Enumerable.Range(0, 24).Select(h => DesignDay.AirC(space.Weather, h + 0.5))],
             day.PeakW, day.SensibleW[peak], day.LatentW[peak], peak, rose, measures)
         {
             Day = day,
             RigDay = rigDay,
+            Together = together,
+            Spaces = Spaces(survey, design, held),
+            Stands = Stands(survey, design),
+            Soak = soak,
+            Heating = heating,
+            Soaked = soaked,
+            SpaceLengthsM = [survey.Space.LengthM, .. survey.Further.Select(f => f.Space.LengthM)],
+            WinterC = survey.Climate.WinterC,
+            HeatC = design.HeatC,
         };
     }
+
+    private static double[] Rounded(double[] watts) => Array.ConvertAll(watts, w => Math.Round(w, 2));
+
+    private static SoakView Soak(RigDay day, HeatSoak soaked, int peakHour)
+    {
+        double[] limits = [28, 30, 32, 35];
+        var minutes = HeatSoak.HoldTime(day.Space, day.Drivers, day.Settled, peakHour, limits);
+        var halfHours = soaked.AirC.Length / 48;
+        return new SoakView([.. Enumerable.Range(0, 48).Select(i => Math.Round(soaked.AirC[(i + 1) * halfHours - 1], 2))], soaked.Peak.AirC, soaked.Peak.Hour, [.. limits.Zip(minutes, (l, m) => new HoldMinutes(l, m))]);
+    }
+
+    private static List<SpaceLoad> Spaces(SurveyDesign survey, LoadDesign design, HeldLoad held) =>
+        survey.Further.Count == 0 ? [] : [.. SurveyedSpace.All(survey, design.SetpointC, design.HumidityPct).Select(s =>
+        {
+            var load = held.Solve(s.Space);
+            return new SpaceLoad(s.Name, s.Cooled, s.Space.FloorM2, load.PeakW, load.PeakHour);
+        })];
+
+    private static List<StandLoad> Stands(SurveyDesign survey, LoadDesign design) =>
+        [.. survey.Stands.Select((stand, i) =>
+        {
+            var there = SurveyedSpace.Build(survey with { Place = stand.Place, HeadingDeg = stand.HeadingDeg }, design.SetpointC, design.HumidityPct);
+            var held = new HeldLoad(DesignDay.Steps(there.Weather, SweepStepS));
+            var load = held.Solve(there);
+            var best = Rose(there, held).MinBy(r => r.PeakW)!;
+            return new StandLoad(stand.Place.Name.Length > 0 ? stand.Place.Name : $"stand {i + 2}", stand.From, stand.HeadingDeg, load.PeakW, load.PeakHour, best.HeadingDeg, best.PeakW);
+        })];
 
     private static Verdict Say(LoadDay day, List<Finding> findings)
     {
@@ -94,46 +167,7 @@ public static class LoadStation
     private static List<HeadingLoad> Rose(SpaceDescription space, HeldLoad held) =>
         [.. Enumerable.Range(0, 16).Select(i => i * 22.5).Select(heading => new HeadingLoad(heading, held.Solve(space with { HeadingDeg = heading }).PeakW))];
 
-    private static List<LoadMeasure> Measures(SurveyDesign survey, LoadDesign design, SpaceDescription space, HeldLoad held, List<HeadingLoad> rose)
-    {
-        var start = held.Solve(space);
-        return [.. Candidates(survey, design, rose).Select(c =>
-        {
-            var load = held.Solve(SurveyedSpace.Build(c.Survey, c.SetpointC, design.HumidityPct));
-            return new LoadMeasure(c.Id, c.Words, load.PeakW - start.PeakW, load.DayWh - start.DayWh, c.Changes);
-        }).Where(m => m.PeakChangeW < -1).OrderBy(m => m.PeakChangeW)];
-    }
-
-    private static IEnumerable<(string Id, string Words, SurveyDesign Survey, double SetpointC, DesignChange[] Changes)> Candidates(SurveyDesign survey, LoadDesign design, List<HeadingLoad> rose)
-    {
-        var set = design.SetpointC;
-        if (survey.Windows.Any(w => w.Cover is not ("quilted" or "opaque")))
-            yield return ("covers", "tight quilted covers in every window", survey with { Windows = [.. survey.Windows.Select(w => w with { Cover = "quilted" })] }, set,
-                [.. survey.Windows.Select((_, i) => new DesignChange($"/survey/windows/{i}/cover", "quilted"))]);
-        if (RigBox.Absorptance(survey.Roof.Paint, "survey.roof") > 0.2)
-            yield return ("roof-coat", "a white coat on the roof", survey with { Roof = survey.Roof with { Paint = "roof-coat" } }, set, [new("/survey/roof/paint", "roof-coat")]);
-        if (RigBox.Absorptance(survey.Walls.Paint, "survey.walls") > 0.3)
-            yield return ("white-walls", "white walls", survey with { Walls = survey.Walls with { Paint = "white" } }, set, [new("/survey/walls/paint", "white")]);
-        if (survey.Roof.Layers.Count == 0 && survey.Walls.Layers.Count == 0 && survey.Roof.InsulationM > 0)
-            yield return ("insulation", "twice the insulation in walls and roof",
-                survey with { Roof = survey.Roof with { InsulationM = 2 * survey.Roof.InsulationM }, Walls = survey.Walls with { InsulationM = 2 * survey.Walls.InsulationM } }, set,
-                [new("/survey/roof/insulationM", 2 * survey.Roof.InsulationM), new("/survey/walls/insulationM", 2 * survey.Walls.InsulationM)]);
-        if (!survey.Roof.ThermalBreak || !survey.Walls.ThermalBreak)
-            yield return ("break", "foam over the ribs", survey with { Roof = survey.Roof with { ThermalBreak = true }, Walls = survey.Walls with { ThermalBreak = true } }, set,
-                [new("/survey/roof/thermalBreak", true), new("/survey/walls/thermalBreak", true)]);
-        if (survey.Space.AirChangesPerHour > 0.5)
-            yield return ("tight", "vents and gaps shut (0.5 air changes an hour)", survey with { Space = survey.Space with { AirChangesPerHour = 0.5 } }, set, [new("/survey/space/airChangesPerHour", 0.5)]);
-        if (survey.OverheadCover > 0.5)
-            yield return ("shade", "shade cloth over the roof", survey with { OverheadCover = 0.2 }, set, [new("/survey/overheadCover", 0.2)]);
-        yield return ("warmer", "two degrees warmer inside", survey, set + 2, set + 2 <= 35 ? [new("/load/setpointC", set + 2)] : []);
-        if (survey.Kind is not (RigKind.Cabin or RigKind.Workshop))
-        {
-            var best = rose.MinBy(r => r.PeakW)!;
-            yield return ("heading", $"the nose turned to {best.HeadingDeg:0.#}°", survey with { HeadingDeg = best.HeadingDeg }, set, [new("/survey/headingDeg", best.HeadingDeg)]);
-        }
-    }
-
-    private static IEnumerable<Finding> Findings(SurveyDesign survey, SpaceDescription space, LoadDay day, List<HeadingLoad> rose, List<LoadMeasure> measures)
+    private static IEnumerable<Finding> Findings(SurveyDesign survey, SpaceDescription space, LoadDay day, List<HeadingLoad> rose, IReadOnlyList<LoadMeasure> measures)
     {
         if (day.PeakW <= 0)
             yield break;
@@ -154,7 +188,7 @@ public static class LoadStation
     private static List<Remedy> AsRemedies(IEnumerable<LoadMeasure> measures) =>
         [.. measures.Select(m => new Remedy(Phrase.Of($"{m.Words}"), Phrase.Of($"{m.PeakChangeW:Power}"), m.Changes))];
 
-    private static List<Figure> Figures(SpaceDescription space, LoadDay day)
+    private static List<Figure> Figures(SpaceDescription space, LoadDay day, HeatingLoadResult heating, SurveyDesign survey, LoadDesign design, SoakView soak)
     {
         var peak = day.PeakHour;
         var skin = new ThermalSpace(space).SkinWK;
@@ -179,6 +213,15 @@ public static class LoadStation
             new Figure("of it sensible", day.SensibleW[peak], QuantityKind.Power, working.Done()),
             new Figure("of it moisture", day.LatentW[peak], QuantityKind.Power, working.Done()),
             new Figure("Heat of the day", day.DayWh, QuantityKind.HeatEnergy, Working.Start().Step("Q_day", "Σ of 24 hourly means × 1 h", $"peak {day.PeakW:0} W", day.DayWh, "Wh", Sources.HeatBalance).Done()),
+            new Figure("Closed up it reaches", soak.PeakC, QuantityKind.Temperature, Working.Start().Step("T", "the day repeated with nobody in, nothing on and nothing cooling", $"at {soak.PeakHour:0.0} h", soak.PeakC, "°C", Sources.HeatBalance).Done()),
+            new Figure("Heat in the coldest night", heating.TotalW, QuantityKind.Power, Working.Start()
+                .Given("ΣUA + ṁc", "skin, glass, ribs and air, winter films", heating.ConductanceWK, "W/K", Sources.Films)
+                .Step("roof", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.RoofW, "W", Sources.Films)
+                .Step("walls", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.WallsW, "W", Sources.Films)
+                .Step("floor", "U·A·ΔT to what is under it", $"wind {survey.Climate.WinterWindMs} m/s", heating.FloorW, "W", Sources.Films)
+                .Step("glass", "U·A·ΔT", $"with its covers", heating.GlassW, "W", Sources.Glass)
+                .Step("air", "ṁ·c·ΔT", $"{space.InfiltrationWK:0.##} W/K", heating.AirW, "W", Sources.HeatBalance)
+                .Step("Q", "sum, no sun, no gains", $"{design.HeatC} °C inside", heating.TotalW, "W", Sources.HeatBalance).Done()),
         ];
     }
 }

@@ -117,7 +117,7 @@ public sealed class SpaceDrivers
                 solAirC[step] = day[step].AirC + rise + perSun * day[step].Sky.Global;
             return;
         }
-        var look = new Look(space, face.TiltDeg, face.RelativeAzimuthDeg, face.Name);
+        var look = new Look(space, face.TiltDeg, face.RelativeAzimuthDeg);
         var film = ThermalSpace.OutsideFilm(face, space.Weather.WindMs);
         for (var step = 0; step < day.Length; step++)
         {
@@ -136,7 +136,7 @@ public sealed class SpaceDrivers
     /// <param name="stepH">Hours a step.</param>
     public static void WindowDrive(SpaceDescription space, GlassFace window, WeatherMoment[] day, double[] solAirC, double[] throughW, double stepH)
     {
-        var look = new Look(space, window.TiltDeg, window.RelativeAzimuthDeg, window.Name);
+        var look = new Look(space, window.TiltDeg, window.RelativeAzimuthDeg);
         var film = SkyLongWave.OutsideFilm(space.Weather.WindMs, GlassEmittance, 293.15);
         var passes = window.AreaM2 * window.Shgc * window.InteriorShade * window.ExteriorShade;
         var diffuse = DiffuseModifier(window.DoublePane);
@@ -180,16 +180,16 @@ public sealed class SpaceDrivers
         private readonly double _cover;
         private readonly double _azimuthDeg;
         private readonly double _tiltDeg;
-        private readonly string _name;
+        private readonly double _relativeDeg;
 
-        public Look(SpaceDescription space, double tiltDeg, double relativeAzimuthDeg, string name)
+        public Look(SpaceDescription space, double tiltDeg, double relativeAzimuthDeg)
         {
             _space = space;
             _tiltDeg = tiltDeg;
             _azimuthDeg = (space.HeadingDeg + relativeAzimuthDeg) % 360;
             _normal = Direction.Of(tiltDeg, _azimuthDeg);
             _cover = tiltDeg < 45 ? space.OverheadCover : 1;
-            _name = name;
+            _relativeDeg = relativeAzimuthDeg;
             SkyView = SkyLongWave.View(tiltDeg);
         }
 
@@ -203,7 +203,7 @@ public sealed class SpaceDrivers
             double beam = _cover, sky = _cover;
             foreach (var shade in _space.Shades)
             {
-                var (b, s) = shade.On(_name, _tiltDeg, _azimuthDeg, moment.Sun, hour);
+                var (b, s) = shade.On(_tiltDeg, _relativeDeg, _azimuthDeg, moment.Sun, hour);
                 beam *= b;
                 sky *= s;
             }

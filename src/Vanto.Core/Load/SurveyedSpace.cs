@@ -3,46 +3,108 @@ using Vanto.Core.Survey;
 
 namespace Vanto.Core.Load;
 
+/// <summary>One space of a surveyed rig.</summary>
+public sealed record NamedSpace(string Name, bool Cooled, SpaceDescription Space);
+
 /// <summary>Makes the heat-balance description of a surveyed rig.</summary>
 public static class SurveyedSpace
 {
-    private static readonly Dictionary<Activity, (double Sensible, double Latent)> Awake = new()
+    private const double DrivingWindMs = 25;
+    private const double DrivingAirFactor = 3;
+    private const double UncooledRiseK = 5;
+    private const double ElectronicsRadiant = 0.3;
+
+    private static readonly Dictionary<Activity, (double Sensible, double Latent)> Persons = new()
     {
         [Activity.Seated] = (70, 45),
         [Activity.LightWork] = (75, 55),
         [Activity.BenchWork] = (80, 140),
+        [Activity.Sleeping] = (45, 25),
+        [Activity.HeavyWork] = (170, 255),
     };
 
-    /// <summary>Describes the space held at a set-point.</summary>
+    /// <summary>
+    /// Describes all that is cooled, held at a set-point, as one: with the air held, the heat of several spaces is the sum of theirs.
+    /// </summary>
     public static SpaceDescription Build(SurveyDesign survey, double setpointC, double humidityPct)
     {
-        var faces = RigBox.Faces(survey);
-        return new SpaceDescription
+        var cooled = All(survey, setpointC, humidityPct).Where(s => s.Cooled).Select(s => s.Space).ToList();
+        if (cooled.Count == 1)
+            return cooled[0];
+        var volume = cooled.Sum(s => s.VolumeM3);
+        var floor = cooled.Sum(s => s.FloorM2);
+        return cooled[0] with
         {
-            Weather = RigBox.Weather(survey.Place),
-            HeadingDeg = survey.HeadingDeg,
-            SetpointC = setpointC,
-            SetpointRhPct = humidityPct,
-            VolumeM3 = survey.Space.LengthM * survey.Space.WidthM * survey.Space.HeightM,
-            FloorM2 = survey.Space.LengthM * survey.Space.WidthM,
-            MassJm2K = survey.Space.MassJm2K,
-            AirChangesPerHour = survey.Space.AirChangesPerHour,
-            WaterC = survey.WaterC,
-            GroundC = survey.Place.NightLowC,
-            OverheadCover = survey.OverheadCover,
-            Faces = [.. faces.Select(f => Face(survey, f))],
-            Windows = [.. survey.Windows.Select((w, i) => Window(w, i, faces))],
-            Gains = [.. People(survey.People), .. survey.Devices.Where(d => d.Inside).Select(Device)],
+            VolumeM3 = volume,
+            FloorM2 = floor,
+            MassJm2K = cooled.Sum(s => s.MassJm2K * s.FloorM2) / floor,
+            AirChangesPerHour = cooled.Sum(s => s.AirChangesPerHour * s.VolumeM3) / volume,
+            FreshAirM3s = cooled.Sum(s => s.FreshAirM3s),
+            Faces = [.. cooled.SelectMany(s => s.Faces)],
+            Windows = [.. cooled.SelectMany(s => s.Windows)],
+            Gains = [.. cooled.SelectMany(s => s.Gains)],
         };
     }
 
-    private static OpaqueFace Face(SurveyDesign survey, BoxFace face)
+    /// <summary>Every space on its own, from the front to the rear; people, devices and airing belong to the first.</summary>
+    public static IReadOnlyList<NamedSpace> All(SurveyDesign survey, double setpointC, double humidityPct)
+    {
+        var weather = RigBox.Weather(survey.Place) with { WindMs = survey.Motion == Motion.Driving ? DrivingWindMs : survey.Place.WindMs };
+        var parts = new List<(string Name, bool Cooled, SpaceDesign Space, SkinDesign Roof, SkinDesign Walls, SkinDesign Floor, IReadOnlyList<WindowDesign> Windows, string Field)>
+        {
+            ("first space", true, survey.Space, survey.Roof, survey.Walls, survey.Floor, survey.Windows, "survey"),
+        };
+        for (var i = 0; i < survey.Further.Count; i++)
+        {
+            var f = survey.Further[i];
+            var own = f.OwnSkin;
+            parts.Add((f.Name, f.Cooled, f.Space, own ? f.Roof : survey.Roof, own ? f.Walls : survey.Walls, own ? f.Floor : survey.Floor, f.Windows, $"survey.further[{i}]"));
+        }
+        var result = new List<NamedSpace>();
+        for (var i = 0; i < parts.Count; i++)
+        {
+            var part = parts[i];
+            var prefix = parts.Count == 1 ? "" : part.Name + " ";
+            var faces = RigBox.Faces(part.Space, part.Windows, part.Field + ".windows");
+            var space = new SpaceDescription
+            {
+                Weather = weather,
+                HeadingDeg = survey.HeadingDeg,
+                SetpointC = setpointC,
+                SetpointRhPct = humidityPct,
+                VolumeM3 = part.Space.LengthM * part.Space.WidthM * part.Space.HeightM,
+                FloorM2 = part.Space.LengthM * part.Space.WidthM,
+                MassJm2K = part.Space.MassJm2K,
+                AirChangesPerHour = part.Space.AirChangesPerHour * (survey.Motion == Motion.Driving ? DrivingAirFactor : 1),
+                FreshAirM3s = i == 0 ? FreshAir(survey, setpointC) : 0,
+                WaterC = survey.WaterC,
+                GroundC = survey.Place.NightLowC,
+                OverheadCover = survey.OverheadCover,
+                NeighbourRiseK = UncooledRiseK,
+                Faces = [.. faces.Select(f => Face(survey, part.Roof, part.Walls, part.Floor, part.Field, f, prefix)).Select(f => Bounded(f, i, parts.ConvertAll(p => p.Cooled))).OfType<OpaqueFace>()],
+                Windows = [.. part.Windows.Select((w, k) => Window(w, $"{part.Field}.windows[{k}]", faces, prefix))],
+                Gains = i == 0 ? Gains(survey) : [],
+                Shades = [.. survey.Shades.Select(s => RigShade.Of(s, survey))],
+            };
+            result.Add(new NamedSpace(i == 0 && parts.Count > 1 ? "first space" : part.Name, part.Cooled, space));
+        }
+        return result;
+    }
+
+    /// <summary>A partition to a cooled space lets no heat through; to one that is not cooled it is a wall without sun.</summary>
+    private static OpaqueFace? Bounded((Side? Side, OpaqueFace Face) face, int index, List<bool> cooled)
+    {
+        var beside = face.Side switch { Side.Front when index > 0 => index - 1, Side.Rear when index < cooled.Count - 1 => index + 1, _ => -1 };
+        return beside < 0 ? face.Face : cooled[beside] ? null : face.Face with { FarSide = FarSide.Neighbour, ExtraTransmittance = 0 };
+    }
+
+    private static (Side? Side, OpaqueFace Face) Face(SurveyDesign survey, SkinDesign roof, SkinDesign walls, SkinDesign floor, string at, BoxFace face, string prefix)
     {
         var (skin, field, kind) = face.Side switch
         {
-            Side.Roof => (survey.Roof, "survey.roof", FaceKind.Roof),
-            null => (survey.Floor, "survey.floor", FaceKind.Floor),
-            _ => (survey.Walls, "survey.walls", FaceKind.Wall),
+            Side.Roof => (roof, at + ".roof", FaceKind.Roof),
+            null => (floor, at + ".floor", FaceKind.Floor),
+            _ => (walls, at + ".walls", FaceKind.Wall),
         };
         var (layers, ribs) = RigBox.Skin(skin, field);
         var far = kind != FaceKind.Floor ? FarSide.OutdoorAir : survey.Underside switch
@@ -51,39 +113,64 @@ public static class SurveyedSpace
             Underside.Ground => FarSide.Ground,
             _ => FarSide.UnderVehicle,
         };
-        return new OpaqueFace(face.Name, kind, face.NetM2, face.TiltDeg, face.RelativeAzimuthDeg, layers, RigBox.Absorptance(skin.Paint, field), ribs, far);
+        return (face.Side, new OpaqueFace(prefix + face.Name, kind, face.NetM2, face.TiltDeg, face.RelativeAzimuthDeg, layers, RigBox.Absorptance(skin.Paint, field), ribs, far));
     }
 
-    private static GlassFace Window(WindowDesign window, int index, IReadOnlyList<BoxFace> faces)
+    private static GlassFace Window(WindowDesign window, string field, IReadOnlyList<BoxFace> faces, string prefix)
     {
-        var (glazing, cover) = RigBox.Glass(window, index);
+        var (glazing, cover) = RigBox.Glass(window, field);
         var face = faces.First(f => f.Side == window.Side);
-        return new GlassFace(window.Name, window.WidthM * window.HeightM * window.Count, face.TiltDeg, face.RelativeAzimuthDeg,
+        return new GlassFace(prefix + window.Name, window.WidthM * window.HeightM * window.Count, face.TiltDeg, face.RelativeAzimuthDeg,
             glazing.U, glazing.Shgc, glazing.DoublePane, cover.Interior, cover.Exterior, cover.Resistance);
     }
 
-    private static IEnumerable<HourlyGain> People(PeopleDesign people)
+    /// <summary>Fan and doors together, m³/s; doors at the hottest hour.</summary>
+    private static double FreshAir(SurveyDesign survey, double setpointC)
     {
-        if (people.Count == 0)
-            yield break;
-        var (sensible, latent) = Awake[people.Activity];
-        var s = new double[24];
-        var l = new double[24];
-        for (var hour = 0; hour < 24; hour++)
-        {
-            var awake = Day.Share(hour, people.AwakeFrom, people.AwakeTo);
-            var asleep = people.SleepHere ? 1 - awake : 0;
-            s[hour] = people.Count * (awake * sensible + asleep * 45);
-            l[hour] = people.Count * (awake * latent + asleep * 25);
-        }
-        yield return new HourlyGain("people", GainKind.People, 0.6, s, l);
+        var volume = survey.Space.LengthM * survey.Space.WidthM * survey.Space.HeightM;
+        return survey.Airing.FanM3s + survey.Airing.Doors.Sum(d =>
+            AirExchange.Door(volume, d.WidthM, d.HeightM, setpointC, survey.Place.DryBulbC, d.SecondsEach).ChangedM3 * d.OpeningsPerHour / 3600);
     }
 
-    private static HourlyGain Device(DeviceDesign device)
+    private static List<HourlyGain> Gains(SurveyDesign survey)
     {
-        var watts = new double[24];
-        for (var hour = 0; hour < 24; hour++)
-            watts[hour] = device.PowerW * Day.Share(hour, device.From, device.To);
-        return new HourlyGain(device.Name, GainKind.Appliances, 0.3, watts, new double[24]);
+        var gains = new List<HourlyGain>();
+        var people = survey.People;
+        if (people.Count > 0)
+        {
+            gains.Add(ByHour("people", GainKind.People, 0.6, h => Times(Persons[people.Activity], people.Count * Day.Share(h, people.AwakeFrom, people.AwakeTo))));
+            if (people.SleepHere)
+                gains.Add(ByHour("sleepers", GainKind.People, 0.6, h => Times(Persons[Activity.Sleeping], people.Count * (1 - Day.Share(h, people.AwakeFrom, people.AwakeTo)))));
+        }
+        gains.AddRange(survey.Occupants.Select(o => ByHour(o.Kind == OccupantKind.People ? "visitors" : "animals", GainKind.People, 0.6, h => Times(Occupant(o), o.Count * Day.Share(h, o.From, o.To)))));
+        gains.AddRange(survey.Devices.Where(d => d.Inside).Select(d => ByHour(d.Name, GainKind.Appliances, ElectronicsRadiant, h => (d.PowerW * Day.Share(h, d.From, d.To), 0))));
+        gains.AddRange(survey.Cooking.Select(c => ByHour(c.Name, GainKind.Appliances, 0.4, h => Times(Stove(c), Day.Share(h, c.From, c.To)))));
+        if (survey.Sources is { Inverter: { Fitted: true, Inside: true } inverter, Battery.Fitted: true })
+            gains.Add(ByHour("inverter", GainKind.Appliances, ElectronicsRadiant, h =>
+            {
+                var load = survey.Devices.Where(d => d.Supply == DeviceSupply.Ac).Sum(d => d.PowerW * Day.Share(h, d.From, d.To));
+                return (new InverterModel(inverter.RatedW, inverter.IdleW ?? 0.01 * inverter.RatedW).DcPower(load) - load, 0);
+            }));
+        return gains;
+    }
+
+    private static (double Sensible, double Latent) Occupant(OccupantDesign o) =>
+        o.Kind == OccupantKind.People ? Persons[o.Activity] : (0.67 * AirExchange.AnimalW(o.MassKg), 0.33 * AirExchange.AnimalW(o.MassKg));
+
+    private static (double Sensible, double Latent) Stove(CookingDesign c)
+    {
+        var stays = c.PowerW * (c.Hood ? 0.5 : 1);
+        var damp = c.Kind == StoveKind.Propane ? AirExchange.PropaneLatent : 0.3;
+        return (stays * (1 - damp), stays * damp);
+    }
+
+    private static (double Sensible, double Latent) Times((double Sensible, double Latent) gain, double factor) => (gain.Sensible * factor, gain.Latent * factor);
+
+    private static HourlyGain ByHour(string name, GainKind kind, double radiant, Func<int, (double Sensible, double Latent)> watts)
+    {
+        var (sensible, latent) = (new double[24], new double[24]);
+        for (var h = 0; h < 24; h++)
+            (sensible[h], latent[h]) = watts(h);
+        return new HourlyGain(name, kind, radiant, sensible, latent);
     }
 }

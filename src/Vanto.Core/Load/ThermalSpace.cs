@@ -68,12 +68,12 @@ public sealed record SpaceDescription
 public interface IShade
 {
     /// <summary>Shares of beam and of sky that reach a face.</summary>
-    /// <param name="face">The face's or window's name.</param>
-    /// <param name="tiltDeg">Its tilt.</param>
+    /// <param name="tiltDeg">Tilt of the face.</param>
+    /// <param name="relativeAzimuthDeg">Its azimuth against the nose.</param>
     /// <param name="azimuthDeg">Its world azimuth.</param>
     /// <param name="sun">Where the sun stands.</param>
     /// <param name="hour">Time of day.</param>
-    (double Beam, double Sky) On(string face, double tiltDeg, double azimuthDeg, in SunAngles sun, double hour);
+    (double Beam, double Sky) On(double tiltDeg, double relativeAzimuthDeg, double azimuthDeg, in SunAngles sun, double hour);
 }
 
 /// <summary>

@@ -13,13 +13,17 @@ public readonly record struct BoxFace(Side? Side, string Name, double GrossM2, d
 /// <summary>The box that a survey describes.</summary>
 public static class RigBox
 {
-    /// <summary>Roof, four sides and floor.</summary>
+    /// <summary>Roof, four sides and floor of the first space; where further ones stand behind it, its rear is a partition.</summary>
     /// <exception cref="InputException">Windows larger than their side.</exception>
-    public static IReadOnlyList<BoxFace> Faces(SurveyDesign survey)
+    public static IReadOnlyList<BoxFace> Faces(SurveyDesign survey) => Faces(survey.Space, survey.Windows, "survey.windows");
+
+    /// <summary>The same of any space.</summary>
+    /// <exception cref="InputException">Windows larger than their side.</exception>
+    public static IReadOnlyList<BoxFace> Faces(SpaceDesign space, IReadOnlyList<WindowDesign> windows, string field)
     {
-        var (length, width, height) = (survey.Space.LengthM, survey.Space.WidthM, survey.Space.HeightM);
+        var (length, width, height) = (space.LengthM, space.WidthM, space.HeightM);
         BoxFace Face(Side side, string name, double gross, double tilt, double azimuth) =>
-            new(side, name, gross, survey.Windows.Where(w => w.Side == side).Sum(w => w.WidthM * w.HeightM * w.Count), tilt, azimuth);
+            new(side, name, gross, windows.Where(w => w.Side == side).Sum(w => w.WidthM * w.HeightM * w.Count), tilt, azimuth);
         BoxFace[] faces =
         [
             Face(Side.Roof, "roof", length * width, 0, 0),
@@ -30,7 +34,7 @@ public static class RigBox
             new(null, "floor", length * width, 0, 180, 0),
         ];
         var errors = faces.Where(f => f.NetM2 < 0.02 * f.GrossM2)
-            .Select(f => InputError.Fault("survey.windows", $"{f.GlassM2:0.00} m²", FormattableString.Invariant($"The windows of the {f.Name} ({f.GlassM2:0.00} m²) do not fit into it ({f.GrossM2:0.00} m²).")))
+            .Select(f => InputError.Fault(field, $"{f.GlassM2:0.00} m²", FormattableString.Invariant($"The windows of the {f.Name} ({f.GlassM2:0.00} m²) do not fit into it ({f.GrossM2:0.00} m²).")))
             .ToList();
         return errors.Count > 0 ? throw new InputException(errors) : faces;
     }
@@ -46,7 +50,21 @@ public static class RigBox
         if (skin.InsulationM > 0)
             layers.Add(new Layer(Materials.Find(skin.Insulation) ?? throw Unknown($"{field}.insulation", skin.Insulation), skin.InsulationM, 0));
         layers.AddRange(preset.Inside);
-        return (layers, skin.ThermalBreak ? preset.RibsWithBreakWm2K : preset.RibsWm2K);
+        return (layers, skin.Ribs.Measured ? MeasuredRibs(skin, layers, field) : skin.ThermalBreak ? preset.RibsWithBreakWm2K : preset.RibsWm2K);
+    }
+
+    /// <summary>What measured ribs add, by the zone method with the films of a wall in summer.</summary>
+    private static double MeasuredRibs(SkinDesign skin, List<Layer> layers, string field)
+    {
+        var bridged = layers.FindIndex(l => l.Solid?.Insulation == true);
+        if (bridged < 0)
+            return 0;
+        var ribs = skin.Ribs;
+        if (ribs.WebM >= ribs.FlangeM)
+            throw new InputException($"{field}.ribs.webM", $"{ribs.WebM}", FormattableString.Invariant($"{field}.ribs: the web ({ribs.WebM} m) must be thinner than the rib is wide ({ribs.FlangeM} m)."));
+        var metal = ribs.Metal switch { RibMetal.Aluminium => 160.0, RibMetal.Stainless => 16, _ => 50 };
+        var (u, clear, _) = Bridging.ZoneMethod(layers, bridged, ribs.FlangeM, ribs.DepthM, ribs.WebM, metal, ribs.SpacingM, 0.13, 0.06);
+        return Math.Max(0, u - clear);
     }
 
     /// <summary>Share of sun taken up by a paint.</summary>
@@ -54,9 +72,9 @@ public static class RigBox
         (SurveyCatalogue.Paints.FirstOrDefault(p => p.Id == paint) ?? throw Unknown($"{field}.paint", paint)).Absorptance;
 
     /// <summary>Glazing and cover of a window.</summary>
-    public static (Glazing Glazing, WindowCover Cover) Glass(WindowDesign window, int index) => (
-        SurveyCatalogue.Glazings.FirstOrDefault(g => g.Id == window.Glazing) ?? throw Unknown($"survey.windows[{index}].glazing", window.Glazing),
-        SurveyCatalogue.Covers.FirstOrDefault(c => c.Id == window.Cover) ?? throw Unknown($"survey.windows[{index}].cover", window.Cover));
+    public static (Glazing Glazing, WindowCover Cover) Glass(WindowDesign window, string field) => (
+        SurveyCatalogue.Glazings.FirstOrDefault(g => g.Id == window.Glazing) ?? throw Unknown($"{field}.glazing", window.Glazing),
+        SurveyCatalogue.Covers.FirstOrDefault(c => c.Id == window.Cover) ?? throw Unknown($"{field}.cover", window.Cover));
 
     /// <summary>Design weather of a place.</summary>
     /// <exception cref="InputException">A night warmer than the day.</exception>

@@ -17,7 +17,10 @@ public enum Side { [Called("front")] Front, [Called("right")] Right, [Called("re
 public enum Underside { [Called("open air")] Air, [Called("water")] Water, [Called("the ground")] Ground }
 
 /// <summary>What people do while awake.</summary>
-public enum Activity { [Called("sitting")] Seated, [Called("light work")] LightWork, [Called("bench work")] BenchWork }
+public enum Activity { [Called("sitting")] Seated, [Called("light work")] LightWork, [Called("bench work")] BenchWork, [Called("asleep")] Sleeping, [Called("heavy work")] HeavyWork }
+
+/// <summary>Parked, or on the road.</summary>
+public enum Motion { [Called("parked")] Parked, [Called("driving")] Driving }
 
 /// <summary>Supply of a device.</summary>
 public enum DeviceSupply { [Called("inverter or shore")] Ac, [Called("battery")] Dc }
@@ -36,7 +39,15 @@ public sealed record SurveyDesign : DesignPart
     [Field(QuantityKind.Temperature, -2, 40, Label = "Water temperature")] public double WaterC { get; init; } = 24;
     [Field(QuantityKind.Fraction, 0, 1, Label = "Sun let through by a cover over the roof", Help = "100 % without a cover; solid roof 10 %, shade cloth 20 to 50 %")] public double OverheadCover { get; init; } = 1;
     [Ask("Windows")] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
+    [Ask("Further spaces, from the front to the rear")] public IReadOnlyList<FurtherSpaceDesign> Further { get; init; } = [];
+    [Ask("It is")] public Motion Motion { get; init; } = Motion.Parked;
+    public AiringDesign Airing { get; init; } = new();
+    [Ask("Shade")] public IReadOnlyList<ShadeDesign> Shades { get; init; } = [];
+    [Ask("Other stands of the season")] public IReadOnlyList<StandDesign> Stands { get; init; } = [];
+    public ClimateDesign Climate { get; init; } = new();
     public PeopleDesign People { get; init; } = new();
+    [Ask("Others, by the hour")] public IReadOnlyList<OccupantDesign> Occupants { get; init; } = [];
+    [Ask("Cooking and flames")] public IReadOnlyList<CookingDesign> Cooking { get; init; } = [];
     [Ask("Devices")] public IReadOnlyList<DeviceDesign> Devices { get; init; } = [];
     public SourcesDesign Sources { get; init; } = new();
 }
@@ -78,8 +89,126 @@ public sealed record SkinDesign : DesignPart
     [Ask("Break over the ribs", Help = "at least 10 mm of foam between ribs and lining")] public bool ThermalBreak { get; init; }
     [Ask("Paint", Options = "paints")] public string Paint { get; init; } = "white";
 
+    public RibDesign Ribs { get; init; } = new();
+
     /// <summary>Layers from outside to inside; where there are any, they replace the preset.</summary>
     [Ask("Layers")] public IReadOnlyList<LayerDesign> Layers { get; init; } = [];
+}
+
+/// <summary>Metals of ribs.</summary>
+public enum RibMetal { [Called("steel")] Steel, [Called("aluminium")] Aluminium, [Called("stainless steel")] Stainless }
+
+/// <summary>Metal ribs as measured; they replace the preset's typical ribs.</summary>
+public sealed record RibDesign : DesignPart
+{
+    [Ask("Ribs measured", Help = "else the build's typical ribs are taken")] public bool Measured { get; init; }
+    [Ask("Metal of the ribs")] public RibMetal Metal { get; init; } = RibMetal.Steel;
+    [Field(QuantityKind.SmallLength, 0.005, 0.2, Label = "Width of the rib at the lining")] public double FlangeM { get; init; } = 0.040;
+    [Field(QuantityKind.SmallLength, 0.0005, 0.02, Label = "Metal thickness of its web, all together")] public double WebM { get; init; } = 0.0018;
+    [Field(QuantityKind.SmallLength, 0.0005, 0.1, Label = "From the metal to the inside face")] public double DepthM { get; init; } = 0.006;
+    [Field(QuantityKind.Length, 0.1, 3, Label = "Rib to rib")] public double SpacingM { get; init; } = 0.4;
+}
+
+/// <summary>A space beside the first: a cabin behind the saloon, a bunk behind the studio, a garage that is not cooled.</summary>
+public sealed record FurtherSpaceDesign : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "bunk";
+    [Ask("Cooled by the unit")] public bool Cooled { get; init; } = true;
+    public SpaceDesign Space { get; init; } = new() { LengthM = 2, AirChangesPerHour = 0.5 };
+    [Ask("Its skin differs from the first space's")] public bool OwnSkin { get; init; }
+    public SkinDesign Roof { get; init; } = new();
+    public SkinDesign Walls { get; init; } = new();
+    public SkinDesign Floor { get; init; } = new() { Preset = "van-floor", InsulationM = 0.020, Insulation = "xps" };
+    [Ask("Windows")] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
+}
+
+/// <summary>Fans and doors.</summary>
+public sealed record AiringDesign : DesignPart
+{
+    [Field(QuantityKind.AirFlow, 0, 1, Label = "Fan that blows out", Help = "as measured while the unit cools; a roof fan moves 25 to 400 L/s")] public double FanM3s { get; init; }
+    [Ask("Doors that are opened")] public IReadOnlyList<DoorDesign> Doors { get; init; } = [];
+}
+
+/// <summary>A door and how often it is opened.</summary>
+public sealed record DoorDesign : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "side door";
+    [Field(QuantityKind.Length, 0.2, 5, Label = "Width")] public double WidthM { get; init; } = 0.9;
+    [Field(QuantityKind.Length, 0.3, 4, Label = "Height")] public double HeightM { get; init; } = 1.7;
+    [Field(QuantityKind.Number, 0, 120, Label = "Openings an hour")] public double OpeningsPerHour { get; init; } = 4;
+    [Field(QuantityKind.Seconds, 1, 600, Label = "each for")] public double SecondsEach { get; init; } = 20;
+}
+
+/// <summary>What shades the rig.</summary>
+public enum ShadeKind
+{
+    [Called("awning")] Awning, [Called("building or wall")] Building, [Called("tree in leaf")] TreeInLeaf, [Called("tree, light crown")] TreeLight, [Called("bare tree")] TreeBare, [Called("conifer")] Conifer,
+}
+
+/// <summary>One thing that shades: an awning on a side, or something that stands round about.</summary>
+public sealed record ShadeDesign : DesignPart
+{
+    [Ask("Kind")] public ShadeKind Kind { get; init; } = ShadeKind.Awning;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "Out or there from")] public double From { get; init; }
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 24;
+    [Ask("Awning on the")] public Side Side { get; init; } = Side.Right;
+    [Field(QuantityKind.Length, 0.2, 6, Label = "Awning stands out")] public double DepthM { get; init; } = 2.4;
+    [Field(QuantityKind.Length, 0.3, 20, Label = "Awning is wide")] public double WidthM { get; init; } = 3.5;
+    [Field(QuantityKind.Length, -10, 10, Label = "its middle right of the side's, looking out")] public double OffsetM { get; init; }
+    [Field(QuantityKind.Length, 0.5, 60, Label = "Building or tree is high, above the rig's middle")] public double HeightM { get; init; } = 6;
+    [Field(QuantityKind.Length, 0.5, 200, Label = "and stands off by")] public double DistanceM { get; init; } = 5;
+    [Field(QuantityKind.Angle, 0, 360, Label = "It spans the compass from", Help = "clockwise: 225 to 315 is the whole west")] public double FromDeg { get; init; } = 225;
+    [Field(QuantityKind.Angle, 0, 360, Label = "to")] public double ToDeg { get; init; } = 315;
+}
+
+/// <summary>Another place where the rig stands in the season.</summary>
+public sealed record StandDesign : DesignPart
+{
+    [Ask("From", Help = "month-day")] public string From { get; init; } = "08-01";
+    public PlaceDesign Place { get; init; } = new();
+    [Field(QuantityKind.Angle, 0, 360, Label = "Nose points to")] public double HeadingDeg { get; init; } = 180;
+}
+
+/// <summary>The climate round the year and the winter's design night.</summary>
+public sealed record ClimateDesign : DesignPart
+{
+    [Field(QuantityKind.Temperature, -50, 30, Label = "Coldest night to be heated through")] public double WinterC { get; init; }
+    [Field(QuantityKind.Speed, 0, 40, Label = "Wind in that night")] public double WinterWindMs { get; init; } = 4;
+    [Field(QuantityKind.Temperature, -2, 30, Label = "Water in winter")] public double WinterWaterC { get; init; } = 8;
+    [Field(QuantityKind.Count, 1, 1000000, Label = "Seed of the made weather", Help = "the same seed makes the same year")] public int Seed { get; init; } = 1;
+    [Ask("Weather file", Help = "read in under The season; empty makes weather from the months")] public string WeatherFile { get; init; } = "";
+
+    /// <summary>Twelve months, or none where no year is asked.</summary>
+    [Ask("Months, January to December")] public IReadOnlyList<MonthClimate> Months { get; init; } = [];
+}
+
+/// <summary>Who is there.</summary>
+public enum OccupantKind { [Called("people")] People, [Called("animals")] Animals }
+
+/// <summary>People or animals by the hour, beside those who live there.</summary>
+public sealed record OccupantDesign : DesignPart
+{
+    [Ask("They are")] public OccupantKind Kind { get; init; } = OccupantKind.People;
+    [Field(QuantityKind.Count, 1, 60, Label = "How many")] public int Count { get; init; } = 1;
+    [Ask("They do")] public Activity Activity { get; init; } = Activity.Seated;
+    [Field(QuantityKind.Mass, 0.1, 900, Label = "One animal weighs")] public double MassKg { get; init; } = 10;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "from")] public double From { get; init; } = 9;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 17;
+    [Ask("Left alone", Help = "nobody there to act when the power fails")] public bool Alone { get; init; }
+}
+
+/// <summary>Kinds of stove.</summary>
+public enum StoveKind { [Called("electric")] Electric, [Called("propane, unvented")] Propane }
+
+/// <summary>Cooking or another flame.</summary>
+public sealed record CookingDesign : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "stove";
+    [Ask("Kind")] public StoveKind Kind { get; init; } = StoveKind.Electric;
+    [Field(QuantityKind.Power, 50, 20000, Label = "Heat")] public double PowerW { get; init; } = 1000;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "from")] public double From { get; init; } = 18;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 18.5;
+    [Ask("A hood or fan takes it out")] public bool Hood { get; init; }
 }
 
 /// <summary>One solid layer.</summary>
@@ -161,6 +290,7 @@ public sealed record InverterDesign : DesignPart
     [Field(QuantityKind.ElectricPower, 100, 30000, Label = "Continuous rating")] public double RatedW { get; init; } = 2000;
     [Field(QuantityKind.Voltage, 100, 250, Label = "Output")] public double OutputV { get; init; } = 120;
     [Field(QuantityKind.ElectricPower, 0, 300, Label = "Draws when idle", Optional = true)] public double? IdleW { get; init; }
+    [Ask("Its heat stays in the cooled space")] public bool Inside { get; init; }
 }
 
 /// <summary>The generator.</summary>

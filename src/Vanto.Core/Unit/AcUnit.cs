@@ -38,6 +38,10 @@ public sealed record AcUnit
     [Field(QuantityKind.Seconds, 0.05, 1.5, Label = "Start time at full voltage")] public double StartTimeS { get; init; } = 0.25;
     [Field(QuantityKind.Temperature, 35, 60, Label = "Highest outdoor temperature")] public double MaxOutdoorC { get; init; } = 46;
     [Field(QuantityKind.Mass, 1, 500, Label = "Weight")] public double MassKg { get; init; } = 33;
+    [Field(QuantityKind.Power, 0, 30000, Label = "Rated heating at 8.3 °C", Help = "0 where it only cools")] public double HeatingW { get; init; }
+    [Field(QuantityKind.Temperature, -40, 15, Label = "Heats down to")] public double HeatingLowestC { get; init; } = -15;
+    [Field(QuantityKind.Number, 10, 100, Label = "Noise indoors, dB(A)", Optional = true)] public double? NoiseInDb { get; init; }
+    [Field(QuantityKind.Number, 10, 110, Label = "Noise outdoors, dB(A)", Optional = true)] public double? NoiseOutDb { get; init; }
 
     /// <summary>True for a single-speed compressor, which has a locked rotor at the start.</summary>
     public bool SingleSpeed => Kind is AcKind.RooftopSingleSpeed or AcKind.RailingPortable;
@@ -50,6 +54,9 @@ public sealed record AcUnit
 
     /// <summary>Lowest steady share of the rated capacity.</summary>
     public double MinShare => SingleSpeed ? 1 : MinCapacityW / RatedCapacityW;
+
+    /// <summary>Heating capacity by outdoor temperature where no maker's curve is at hand: 51 % of rated at −15 °C, 74 % at −7 °C, defrost included; common practice.</summary>
+    public IReadOnlyList<(double OutdoorC, double Watts)> HeatingCurve => [(-15, 0.514 * HeatingW), (-7, 0.743 * HeatingW), (8.3, HeatingW), (20, 1.1 * HeatingW)];
 
     /// <summary>Highest share of the rated capacity.</summary>
     public double MaxShare => SingleSpeed ? 1 : MaxCapacityW / RatedCapacityW;
@@ -111,5 +118,6 @@ public static class UnitCatalogue
         StandbyPowerW = standby,
         MassKg = mass,
         MaxOutdoorC = 50,
+        HeatingW = kind is AcKind.MiniSplitInverter or AcKind.DcNativeSplit or AcKind.PvAssistedSplit ? capacity : 0,
     };
 }

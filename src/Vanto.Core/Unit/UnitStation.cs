@@ -14,8 +14,26 @@ public sealed record UnitDesign : DesignPart
     [Ask("Unit", Options = "units")] public string Chosen { get; init; } = "RT-11-115";
     [Ask("School")] public SizingSchool School { get; init; } = SizingSchool.JustEnough;
     [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by", Help = "3 K on a hot roof, 5 K behind a closed grille")] public double InletRiseK { get; init; } = 3;
+    [Field(QuantityKind.Fraction, 0.3, 1, Label = "Air flow through its filter", Help = "clean 100 %, dirty 85 %, clogged 60 %")] public double AirFlowShare { get; init; } = 1;
+    [Ask("Heads, one a zone")] public IReadOnlyList<HeadDesign> Heads { get; init; } = [];
     [Ask("Own units")] public IReadOnlyList<AcUnit> Own { get; init; } = [];
 }
+
+/// <summary>One indoor head; without any, one head of the unit's whole capacity stands in the first space.</summary>
+public sealed record HeadDesign : DesignPart
+{
+    [Field(QuantityKind.Count, 1, 9, Label = "In space number", Help = "1 is the first space, counted to the rear")] public int Space { get; init; } = 1;
+    [Field(QuantityKind.Power, 500, 20000, Label = "Its rated cooling")] public double RatedCapacityW { get; init; } = 2640;
+}
+
+/// <summary>What the chosen unit makes of the closed-up, sun-soaked rig, from the peak hour on.</summary>
+public sealed record PullDownView(double FromHour, double StartC, double? Minutes, double HumidityPct, double MassC, double[] AirC);
+
+/// <summary>A size as a school would choose it, with what it costs.</summary>
+public sealed record SchoolSize(SizingSchool School, string Id, double RatedCapacityW, double LowestW, double Ratio, int HoursBelowMin, double EveningRhPct, double? PullDownMinutes, double StartA, double MassKg);
+
+/// <summary>Heating in the coldest night.</summary>
+public sealed record HeatingView(bool Heats, double NeededW, double CapacityW, BalanceKind? Balance, double? BalanceC);
 
 /// <summary>One candidate at this design day.</summary>
 /// <param name="Ratio">Rated capacity against the capacity needed.</param>
@@ -31,6 +49,9 @@ public sealed record UnitAssessment(
 {
     /// <summary>Capacity of the chosen unit at the design heat, W.</summary>
     public double CapacityW { get; init; }
+    public PullDownView PullDown { get; init; } = null!;
+    public IReadOnlyList<SchoolSize> Schools { get; init; } = [];
+    public HeatingView Heating { get; init; } = null!;
 }
 
 /// <summary>The Unit station.</summary>
@@ -52,8 +73,46 @@ public static class UnitStation
         var evening = Room(load, MildEveningHour);
         var candidates = units.Select(u => Judge(u, load, design, required, evening)).ToList();
         var own1 = candidates.First(c => c.Id == chosen.Id);
-        var findings = Findings(chosen, own1, load, design, required).ToList();
-        return new UnitAssessment(Say(own1, required, findings), findings, Figures(chosen, own1, load, design, required, room), candidates, required, load.PeakW, chosen.Id, chosen) { CapacityW = own1.CapacityW };
+        var pull = PullDown(chosen.RatedCapacityW * FlowFactor(design), load);
+        var heating = Heating(chosen, load);
+        var findings = Findings(chosen, own1, load, design, required).Concat(SpaceFindings.Of(chosen, design, load, own1.CapacityW, pull, heating)).ToList();
+        return new UnitAssessment(Say(own1, required, findings), findings, Figures(chosen, own1, load, design, required, room, pull, heating), candidates, required, load.PeakW, chosen.Id, chosen)
+        {
+            CapacityW = own1.CapacityW,
+            PullDown = pull,
+            Schools = Schools(units, chosen, candidates, load),
+            Heating = heating,
+        };
+    }
+
+    private static double FlowFactor(UnitDesign design) => 0.8 + 0.2 * design.AirFlowShare;
+
+    private static PullDownView PullDown(double nominalW, LoadAssessment load)
+    {
+        var result = PullDowns.FromSoak(load.Soaked, load.Space, load.PeakHour, nominalW);
+        return new PullDownView(load.PeakHour, result.StartC, result.Minutes, result.RelativeHumidityPct, result.MassC, [.. result.AirByMinuteC.Where((_, i) => i % 5 == 4).Select(t => Math.Round(t, 2))]);
+    }
+
+    private static HeatingView Heating(AcUnit unit, LoadAssessment load)
+    {
+        var needed = load.Heating.TotalW;
+        if (unit.HeatingW <= 0)
+            return new HeatingView(false, needed, 0, null, null);
+        var (winter, indoor) = (load.WinterC, load.HeatC);
+        var capacity = winter < unit.HeatingLowestC ? 0 : HeatingLoad.At(unit.HeatingCurve, winter);
+        var (kind, balance) = HeatingLoad.BalancePoint(unit.HeatingCurve, load.Heating.ConductanceWK, indoor);
+        return new HeatingView(true, needed, capacity, kind, balance);
+    }
+
+    /// <summary>The smallest of the chosen kind that each school would take: just enough, and twice the need.</summary>
+    private static List<SchoolSize> Schools(List<AcUnit> units, AcUnit chosen, List<Candidate> candidates, LoadAssessment load)
+    {
+        var like = candidates.Where(c => c.SupplyVoltageV == chosen.SupplyVoltageV || c.Kind == chosen.Kind).OrderBy(c => c.RatedCapacityW).ToList();
+        SchoolSize? Of(SizingSchool school, double ratio) =>
+            like.FirstOrDefault(c => c.Ratio >= ratio && (school == SizingSchool.JustEnough || !units.First(u => u.Id == c.Id).SingleSpeed)) is { } c
+                ? new SchoolSize(school, c.Id, c.RatedCapacityW, c.LowestW, c.Ratio, c.HoursBelowMin, c.EveningRhPct, PullDown(c.RatedCapacityW, load).Minutes, c.StartA, c.MassKg)
+                : null;
+        return [.. new[] { Of(SizingSchool.JustEnough, 0.90), Of(SizingSchool.OversizedOnPurpose, 1.5) }.OfType<SchoolSize>()];
     }
 
     private static RoomHour Room(LoadAssessment load, int hour)
@@ -79,7 +138,8 @@ public static class UnitStation
         var power = unit.SingleSpeed ? full.PowerW : Performance.Operate(unit, full, double.MaxValue).PowerW;
         var lowest = unit.SingleSpeed ? full.CapacityW : unit.MinCapacityW * full.CapacityFactor;
         var below = load.TotalW.Count(w => w > 0 && w < lowest);
-        var ratio = unit.RatedCapacityW / required;
+        most *= FlowFactor(design) * (1 - 0.25 * (1 - load.Space.Weather.PressurePa / MoistAir.SeaLevelPa));
+        var ratio = unit.RatedCapacityW * FlowFactor(design) / required;
         var humidity = unit.SingleSpeed
             ? Capacity.SettledSingleSpeed(unit.RatedCapacityW, evening, !unit.FanRestsWithCompressor).RelativeHumidityPct
             : Capacity.SettledModulating(unit.RatedCapacityW, unit.MinShare, evening).RelativeHumidityPct;
@@ -138,7 +198,7 @@ public static class UnitStation
             yield return Finding.Of("unit.outdoor-limit", air > unit.MaxOutdoorC + 4 ? Severity.Stop : Severity.Caution, $"The air at its condenser reaches {air:Temperature}; the unit ends at {unit.MaxOutdoorC:Temperature}.");
     }
 
-    private static List<Figure> Figures(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required, RoomHumidity room)
+    private static List<Figure> Figures(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required, RoomHumidity room, PullDownView pull, HeatingView heating)
     {
         var outdoor = load.OutdoorC[load.PeakHour];
         var wet = WetBulb(load);
@@ -155,12 +215,22 @@ public static class UnitStation
             new Figure("It gives at the design heat", chosen.CapacityW, QuantityKind.Power, Working.Start()
                 .Given("Q_rated", "rated cooling", unit.RatedCapacityW, "W", Sources.RatingPoint)
                 .Step("CapFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.CapacityFactor, "", curve)
-                .Step("Q", unit.SingleSpeed ? "Q_rated·CapFT" : "Q_rated·CapFT·x_max", $"{unit.RatedCapacityW} × {full.CapacityFactor:0.####} × {unit.MaxShare:0.###}", chosen.CapacityW, "W", curve).Done()),
+                .Step("f", "(0.8 + 0.2a)·(1 − 0.25·(1 − p/101325))", $"air flow {design.AirFlowShare:0%}, p {load.Space.Weather.PressurePa:0} Pa", FlowFactor(design) * (1 - 0.25 * (1 - load.Space.Weather.PressurePa / MoistAir.SeaLevelPa)), "", Sources.Derate)
+                .Step("Q", unit.SingleSpeed ? "Q_rated·CapFT·f" : "Q_rated·CapFT·x_max·f", $"{unit.RatedCapacityW} × {full.CapacityFactor:0.####} × {unit.MaxShare:0.###} × f", chosen.CapacityW, "W", curve).Done()),
             new Figure("and draws", chosen.PowerW, QuantityKind.ElectricPower, Working.Start()
                 .Given("P_rated", "rated input", unit.RatedPowerW, "W", Sources.RatingPoint)
                 .Step("EirFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.InputRatioFactor, "", curve)
                 .Step("P", unit.SingleSpeed ? "P_rated·CapFT·EirFT" : "P_rated·CapFT·EirFT·x·g(x)", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", chosen.PowerW, "W", curve).Done()),
             new Figure("Rated against needed", chosen.Ratio, QuantityKind.Fraction, Working.Start().Step("r", "Q_rated/Q_nom needed", $"{unit.RatedCapacityW}/{required:0}", chosen.Ratio, "", Sources.CapacityBand).Done()),
+            new Figure("From soaked to set-point", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, QuantityKind.Hours, Working.Start()
+                .Given("T_0", "closed up in the sun", pull.StartC, "°C", Sources.HeatBalance)
+                .Given("T_m", "contents when the air is there", pull.MassC, "°C", Sources.HeatBalance)
+                .Step("t", "minute by minute: derated capacity, coil split, humidity; given up after 6 h", $"{unit.RatedCapacityW} W nominal", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, "h", Sources.Coil).Done()),
+            .. heating.Heats
+                ? new[] { new Figure("It heats in the coldest night", heating.CapacityW, QuantityKind.Power, Working.Start()
+                    .Given("Q_needed", "heating load of that night", heating.NeededW, "W", Sources.Films)
+                    .Step("Q_hp", "between the points of its heating curve", $"t_o {load.WinterC} °C", heating.CapacityW, "W", Sources.Derate).Done()) }
+                : [],
         ];
     }
 }

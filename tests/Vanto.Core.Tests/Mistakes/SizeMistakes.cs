@@ -33,6 +33,36 @@ public class SizeMistakes
     }
 
     [Fact]
+    public void M02_too_small_for_the_worst_heading_or_a_soaked_start()
+    {
+        var small = Assessor.Assess(NewcomersVan.Design with { Unit = NewcomersVan.Design.Unit with { Chosen = "RT-17-230" } });
+        Single(small.Unit!.Findings, "cap.pull-down").Level.ShouldNotBe(Severity.Note);
+        var glassy = NewcomersVan.Design with { Survey = NewcomersVan.Design.Survey with { Windows = [new WindowDesign { Side = Side.Left, WidthM = 3, HeightM = 0.9 }] } };
+        var rose = Assessor.Assess(glassy).Load!.Rose;
+        var (best, worst) = (rose.Min(r => r.PeakW), rose.Max(r => r.PeakW));
+        var atBest = glassy with { Survey = glassy.Survey with { HeadingDeg = rose.MinBy(r => r.PeakW)!.HeadingDeg }, Unit = glassy.Unit with { Chosen = "own" } };
+        worst.ShouldBeGreaterThan(1.03 * best);
+        var own = UnitCatalogue.Find("RT-09-115")! with { Id = "own", RatedCapacityW = 1.03 * (best + worst) / 2, RatedPowerW = 700 };
+        var sized = Assessor.Assess(atBest with { Unit = atBest.Unit with { Own = [own], InletRiseK = 0 } });
+        sized.Unit!.CapacityW.ShouldBeInRange(0.9 * best, worst);
+        Single(sized.Unit.Findings, "cap.worst-heading").Words.ToString().ShouldContain("this heading only");
+        var large = Assessor.Assess(NewcomersVan.Design with { Unit = NewcomersVan.Design.Unit with { Chosen = "RT-15-115" } });
+        large.Unit!.Findings.ShouldNotContain(f => f.Code == "cap.worst-heading" || f.Code == "cap.pull-down" && f.Level == Severity.Stop);
+    }
+
+    [Fact]
+    public void M20_a_head_does_not_reach_the_far_end_of_a_long_room()
+    {
+        var bus = NewcomersVan.Design with { Survey = NewcomersVan.Design.Survey with { Space = NewcomersVan.Design.Survey.Space with { LengthM = 18 } }, Unit = NewcomersVan.Design.Unit with { Chosen = "MS-36-240" } };
+        var finding = Single(Assessor.Assess(bus).Unit!.Findings, "unit.throw");
+        finding.Words.ToString().ShouldContain("12.20 m");
+        var twoHeads = bus with { Unit = bus.Unit with { Heads = [new HeadDesign(), new HeadDesign()] } };
+        Assessor.Assess(twoHeads).Unit!.Findings.ShouldNotContain(f => f.Code == "unit.throw");
+        var twoSpaces = bus with { Survey = bus.Survey with { Space = bus.Survey.Space with { LengthM = 9 }, Further = [new FurtherSpaceDesign { Space = new SpaceDesign { LengthM = 9 } }] } };
+        Single(Assessor.Assess(twoSpaces).Unit!.Findings, "unit.zone").Words.ToString().ShouldContain("bunk");
+    }
+
+    [Fact]
     public void M03_a_source_bought_for_the_surge_names_the_cheaper_way()
     {
         var result = Assessor.Assess(NewcomersVan.With(s => s with { Inverter = s.Inverter with { RatedW = 5000 }, Battery = s.Battery with { Blocks = 6 } }));

@@ -1,0 +1,61 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Survey;
+
+namespace Vanto.Core.Load;
+
+/// <summary>Findings on air to breathe and to burn, on those left alone in the heat, on damp walls in winter and on shade.</summary>
+internal static class AirFindings
+{
+    /// <summary>All that apply.</summary>
+    public static IEnumerable<Finding> Of(SurveyDesign survey, LoadDesign design, SpaceDescription space, HeldLoad held, LoadDay day, SoakView soak)
+    {
+        var freshLs = 1000 * (space.AirChangesPerHour * space.VolumeM3 / 3600 + space.FreshAirM3s);
+        var flame = survey.Cooking.Where(c => c.Kind == StoveKind.Propane).Select(c => c.PowerW).DefaultIfEmpty(0).Max();
+        if (flame > 0 && freshLs < AirExchange.FlameAirLs(flame))
+            yield return Finding.Of("air.flame", Severity.Stop, $"An unvented flame of {flame:Power} needs {AirExchange.FlameAirLs(flame) / 1000:AirFlow} of outdoor air; {freshLs / 1000:AirFlow} come in. Carbon monoxide kills: open a vent, fit and try an alarm.");
+        var breath = Breath(survey, freshLs);
+        if (breath > 1200)
+            yield return Finding.Of("air.breath", breath > 5000 ? Severity.Stop : breath > 2000 ? Severity.Caution : Severity.Note, $"The air settles at {breath:Count} ppm of carbon dioxide with {freshLs / 1000:AirFlow} of fresh air; below 1,200 is fresh, above 5,000 is past the workplace limit.");
+        var at32 = soak.Hold.First(h => h.LimitC == 32).Minutes;
+        if (survey.Occupants.Any(o => o.Alone) && at32 is < 60 && !(survey.Sources.Generator is { Fitted: true, AutoStart: true } || survey.Sources.Shore.Fitted))
+            yield return Finding.Of("hold.animal", Severity.Stop, $"Left alone, whoever is inside has {at32 ?? 0:Count} minutes until 32 °C once the unit stops, and there is no second source of power.");
+        if (survey.Shades.Count > 0)
+        {
+            var bare = held.Solve(space with { Shades = [] }).PeakW;
+            if (day.PeakW < 0.85 * bare)
+                yield return Finding.Of("shade.parking", Severity.Note, $"Shade takes {1 - day.PeakW / bare:Fraction} off the peak: in the open it is {bare:Power}.");
+        }
+        if (DampWall(survey, design, space) is { } damp)
+            yield return damp;
+    }
+
+    private static double Breath(SurveyDesign survey, double freshLs)
+    {
+        if (freshLs <= 0)
+            return 0;
+        double Ppm(int hour)
+        {
+            var awake = survey.People.Count * Day.Share(hour, survey.People.AwakeFrom, survey.People.AwakeTo);
+            var asleep = survey.People.SleepHere ? survey.People.Count - awake : 0;
+            var others = survey.Occupants.Where(o => o.Kind == OccupantKind.People).Sum(o => o.Count * Day.Share(hour, o.From, o.To));
+            return AirExchange.CarbonDioxidePpm(awake + others, asleep, freshLs);
+        }
+        return Enumerable.Range(0, 24).Max(Ppm);
+    }
+
+    private static Finding? DampWall(SurveyDesign survey, LoadDesign design, SpaceDescription space)
+    {
+        var dew = MoistAir.DewPoint(MoistAir.RatioFromRh(design.HeatC, design.HumidityPct, space.Weather.PressurePa), space.Weather.PressurePa);
+        foreach (var face in space.Faces.Where(f => f.FarSide == FarSide.OutdoorAir && f.Kind == FaceKind.Wall).Take(1))
+        {
+            var inside = HeatingLoad.InsideFilm(face.TiltDeg);
+            var u = Layers.Transmittance(face.Layers, inside, 1 / ThermalSpace.OutsideFilm(face, survey.Climate.WinterWindMs, 273.15)) + face.ExtraTransmittance;
+            var surface = design.HeatC - u * inside * (design.HeatC - survey.Climate.WinterC);
+            if (surface < dew)
+                return Finding.Of("skin.condense", Severity.Caution, $"In the coldest night the lining stands at {surface:Temperature} on the mean, below the room's dew point of {dew:Temperature}: it will be wet.");
+        }
+        return null;
+    }
+}

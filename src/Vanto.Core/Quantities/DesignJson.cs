@@ -1,0 +1,18 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace Vanto.Core.Quantities;
+
+/// <summary>How designs are written and read everywhere: camel case, choices by name, strict numbers.</summary>
+public static class DesignJson
+{
+    /// <summary>The options.</summary>
+    public static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
+        NumberHandling = JsonNumberHandling.Strict,
+        ReadCommentHandling = JsonCommentHandling.Disallow,
+        RespectNullableAnnotations = true,
+        WriteIndented = false,
+    };
+}

@@ -1,0 +1,158 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Survey;
+using Vanto.Core.Tests.References;
+
+namespace Vanto.Core.Tests.Load;
+
+/// <summary>From what is surveyed to what is solved. Properties; figures common practice unless named.</summary>
+public class SurveyedSpaceTests
+{
+    private static readonly SurveyDesign Van = NewcomersVan.Design.Survey;
+    private static readonly LoadDesign Load = new();
+
+    [Fact]
+    public void Two_cooled_spaces_together_carry_the_sum_of_their_heat()
+    {
+        var survey = Van with { Further = [new FurtherSpaceDesign { Name = "bunk", Windows = [new WindowDesign { Side = Side.Left }] }] };
+        var parts = SurveyedSpace.All(survey, 25, 50);
+        parts.Select(p => p.Name).ShouldBe(["first space", "bunk"]);
+        parts[0].Space.Faces.ShouldNotContain(f => f.Name.EndsWith("rear", StringComparison.Ordinal), "the partition to a cooled space lets nothing through");
+        parts[1].Space.Faces.ShouldNotContain(f => f.Name.EndsWith("front", StringComparison.Ordinal));
+        var held = new HeldLoad(DesignDay.Steps(parts[0].Space.Weather, 900));
+        var whole = held.Solve(SurveyedSpace.Build(survey, 25, 50));
+        for (var hour = 0; hour < 24; hour++)
+            whole.SensibleW[hour].ShouldBe(parts.Sum(p => held.Solve(p.Space).SensibleW[hour]), 0.5);
+    }
+
+    [Fact]
+    public void A_space_that_is_not_cooled_stands_beside_as_a_warm_neighbour()
+    {
+        var survey = Van with { Further = [new FurtherSpaceDesign { Name = "garage", Cooled = false }] };
+        var cooled = SurveyedSpace.Build(survey, 25, 50);
+        cooled.FloorM2.ShouldBe(Van.Space.LengthM * Van.Space.WidthM, 1e-9);
+        cooled.Faces.Single(f => f.FarSide == FarSide.Neighbour).Name.ShouldBe("first space rear");
+        LoadStation.Assess(survey, Load).Spaces.Count(s => s.Cooled).ShouldBe(1);
+    }
+
+    [Fact]
+    public void Each_thing_that_brings_heat_raises_the_load_and_shade_lowers_it()
+    {
+        var bare = LoadStation.Assess(Van, Load).PeakW;
+        Peak(Van with { Airing = new AiringDesign { FanM3s = 0.05 } }).ShouldBeGreaterThan(bare + 100);
+        Peak(Van with { Airing = new AiringDesign { Doors = [new DoorDesign { OpeningsPerHour = 20 }] } }).ShouldBeGreaterThan(bare);
+        Peak(Van with { Occupants = [new OccupantDesign { Count = 3, From = 12, To = 20 }] }).ShouldBeGreaterThan(bare + 150);
+        Peak(Van with { Occupants = [new OccupantDesign { Kind = OccupantKind.Animals, MassKg = 30, From = 0, To = 24 }] }).ShouldBeGreaterThan(bare + 50);
+        Peak(Van with { Cooking = [new CookingDesign { From = 12, To = 20 }] }).ShouldBeGreaterThan(bare + 500);
+        Peak(Van with { Motion = Motion.Driving }).ShouldNotBe(bare);
+        Peak(Van with { Sources = Van.Sources with { Inverter = Van.Sources.Inverter with { Inside = true } } }).ShouldBeGreaterThan(bare);
+        Peak(Van with { Shades = [new ShadeDesign { Kind = ShadeKind.Awning, Side = Side.Left, DepthM = 2.5, WidthM = 5 }] }).ShouldBeLessThan(bare);
+        var building = Peak(Van with { Shades = [new ShadeDesign { Kind = ShadeKind.Building, HeightM = 12, DistanceM = 3, FromDeg = 180, ToDeg = 330 }] });
+        var tree = Peak(Van with { Shades = [new ShadeDesign { Kind = ShadeKind.TreeBare, HeightM = 12, DistanceM = 3, FromDeg = 180, ToDeg = 330 }] });
+        building.ShouldBeLessThan(tree);
+        tree.ShouldBeLessThan(bare);
+        Peak(Van with { Shades = [new ShadeDesign { Kind = ShadeKind.Building, HeightM = 12, DistanceM = 3, FromDeg = 180, ToDeg = 330, From = 1, To = 2 }] }).ShouldBe(bare, 40, "a shade that is there at night only");
+    }
+
+    [Fact]
+    public void Measured_ribs_replace_the_typical_ones()
+    {
+        var (_, typical) = RigBox.Skin(Van.Walls, "survey.walls");
+        var (_, measured) = RigBox.Skin(Van.Walls with { Ribs = new RibDesign { Measured = true } }, "survey.walls");
+        var (_, aluminium) = RigBox.Skin(Van.Walls with { Ribs = new RibDesign { Measured = true, Metal = RibMetal.Aluminium } }, "survey.walls");
+        typical.ShouldBe(0.55);
+        measured.ShouldBeInRange(0.1, 1);
+        aluminium.ShouldBeGreaterThan(measured);
+        Should.Throw<InputException>(() => RigBox.Skin(Van.Walls with { Ribs = new RibDesign { Measured = true, WebM = 0.02, FlangeM = 0.01 } }, "survey.walls")).Errors[0].Field.ShouldBe("survey.walls.ribs.webM");
+    }
+
+    [Fact]
+    public void Measures_tried_together_are_not_counted_twice()
+    {
+        var alone = LoadStation.Assess(Van, Load);
+        alone.Together.ShouldBeNull();
+        var tried = LoadStation.Assess(Van, Load with { Trying = "roof-coat, shade, insulation" });
+        var together = tried.Together!;
+        together.Ids.Count.ShouldBe(3);
+        together.PeakChangeW.ShouldBeGreaterThan(together.SumOfPeaksW, "the roof's heat can be saved once only");
+        together.PeakChangeW.ShouldBeLessThan(tried.Measures.Where(m => m.Tried).Min(m => m.PeakChangeW));
+        tried.Measures.ShouldAllBe(m => m.Cost >= 0 && m.MassKg >= 0 && m.NightHours <= 10);
+    }
+
+    [Fact]
+    public void Stands_of_a_season_are_compared()
+    {
+        var survey = Van with { Stands = [new StandDesign { Place = Van.Place with { Name = "up high", DryBulbC = 30, NightLowC = 10, ElevationM = 2000 }, HeadingDeg = 90 }] };
+        var stand = LoadStation.Assess(survey, Load).Stands.Single();
+        stand.Name.ShouldBe("up high");
+        stand.PeakW.ShouldBeLessThan(LoadStation.Assess(Van, Load).PeakW);
+        stand.BestPeakW.ShouldBeLessThanOrEqualTo(stand.PeakW);
+    }
+
+    [Theory]
+    [InlineData("air.flame", Severity.Stop)]
+    [InlineData("air.breath", Severity.Caution)]
+    [InlineData("hold.animal", Severity.Stop)]
+    [InlineData("skin.condense", Severity.Caution)]
+    [InlineData("shade.parking", Severity.Note)]
+    public void Findings_on_air_animals_damp_and_shade(string code, Severity level)
+    {
+        var tight = Van with { Space = Van.Space with { AirChangesPerHour = 0.4 } };
+        var survey = code switch
+        {
+            "air.flame" => tight with { Cooking = [new CookingDesign { Kind = StoveKind.Propane, PowerW = 2000 }] },
+            "air.breath" => tight with { People = tight.People with { Count = 2 }, Space = tight.Space with { AirChangesPerHour = 0.8 } },
+            "hold.animal" => Van with { Occupants = [new OccupantDesign { Kind = OccupantKind.Animals, Alone = true }] },
+            "skin.condense" => Van with { Walls = Van.Walls with { InsulationM = 0.002, Insulation = "felt" }, Climate = Van.Climate with { WinterC = -15 } },
+            _ => Van with { Shades = [new ShadeDesign { Kind = ShadeKind.Building, HeightM = 20, DistanceM = 1, FromDeg = 90, ToDeg = 350 }] },
+        };
+        LoadStation.Assess(survey, Load).Findings.Single(f => f.Code == code).Level.ShouldBe(level);
+        LoadStation.Assess(Van with { Space = Van.Space with { AirChangesPerHour = 3 } }, Load).Findings.ShouldNotContain(f => f.Code == code);
+    }
+
+    [Fact]
+    public void The_energy_of_a_step_closes()
+    {
+        var space = DesignCoolingLoadTests.Space("bus");
+        var drivers = SpaceDrivers.Build(space, DesignDay.Steps(space.Weather, 300));
+        var model = new ThermalSpace(space);
+        model.Prepare(300);
+        model.Reset(22);
+        for (var k = 0; k < drivers.Steps; k++)
+        {
+            var before = model.StoredJ;
+            var (convective, radiant) = drivers.GainSplit(k);
+            model.Begin(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+            model.End(model.HubB / model.HubA);
+            var heat = (model.FlowFromOutside(drivers.At(k)) + model.Infiltration * (drivers.OutdoorC[k] - model.AirC) + convective + radiant) * 300;
+            (model.StoredJ - before).ShouldBe(heat, Math.Max(1, Math.Abs(heat)) * 1e-6);
+        }
+    }
+
+    /// <summary>Closed form: steady flow through layers and air.</summary>
+    [Fact]
+    public void Steady_flow_is_exact()
+    {
+        var plain = DesignCoolingLoadTests.Space("van") with
+        {
+            Faces = [new OpaqueFace("wall", FaceKind.Wall, 10, 90, 0, [Layer.Of("steel", 0.001), Layer.Of("xps", 0.040), Layer.Of("plywood", 0.006)], 0, 0, OutsideFilmWm2K: 25)],
+            Windows = [],
+        };
+        var model = new ThermalSpace(plain);
+        model.Prepare(300);
+        model.Reset(25);
+        double heat = 0;
+        for (var k = 0; k < 20000; k++)
+        {
+            model.Begin([35], 35, 100, 50);
+            heat = model.HubA * 25 - model.HubB;
+            model.End(25);
+        }
+        (-heat).ShouldBe((model.SkinWK + model.Infiltration) * 10 + 150, 1e-6);
+        (model.SkinWK / 10).ShouldBe(0.718058, 1e-6);
+    }
+
+    private static double Peak(SurveyDesign survey) => LoadStation.Assess(survey, Load).PeakW;
+}
