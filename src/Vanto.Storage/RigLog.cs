@@ -95,6 +95,17 @@ public sealed class RigLog(VantoStore store)
     /// <summary>The next place in a rig's log.</summary>
     public async Task<long> NextOrder(Guid id) => await store.Records.Where(r => r.RigId == id).Select(r => (long?)r.Order).MaxAsync() + 1 ?? 1;
 
+    /// <summary>Keeps a file with a rig.</summary>
+    public async Task Attach(AttachmentRow attachment)
+    {
+        store.Attachments.Add(attachment);
+        await store.SaveChangesAsync();
+    }
+
+    /// <summary>A file of a rig, or null.</summary>
+    public async Task<AttachmentRow?> Attachment(Guid rigId, Guid id) =>
+        await store.Attachments.AsNoTracking().FirstOrDefaultAsync(a => a.Id == id && a.RigId == rigId);
+
     /// <summary>Removes a rig with all it has.</summary>
     public async Task Remove(Guid id) => await store.Rigs.Where(r => r.Id == id).ExecuteDeleteAsync();
 

@@ -44,12 +44,23 @@ public sealed class RecordRow
     public Guid? Corrects { get; init; }
 }
 
+/// <summary>A file that belongs to a rig, such as its weather.</summary>
+public sealed class AttachmentRow
+{
+    public Guid Id { get; init; }
+    public Guid RigId { get; init; }
+    public DateTimeOffset At { get; init; }
+    public required string Name { get; init; }
+    public required byte[] Content { get; init; }
+}
+
 /// <summary>The store: one SQLite file, write-ahead log, every acknowledged change on the disk.</summary>
 public sealed class VantoStore(DbContextOptions<VantoStore> options) : DbContext(options)
 {
     public DbSet<RigRow> Rigs => Set<RigRow>();
     public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
     public DbSet<RecordRow> Records => Set<RecordRow>();
+    public DbSet<AttachmentRow> Attachments => Set<AttachmentRow>();
 
     /// <inheritdoc />
     protected override void OnModelCreating(ModelBuilder modelBuilder)
@@ -59,6 +70,11 @@ public sealed class VantoStore(DbContextOptions<VantoStore> options) : DbContext
         {
             revision.HasKey(r => new { r.RigId, r.Number });
             revision.HasOne<RigRow>().WithMany().HasForeignKey(r => r.RigId).OnDelete(DeleteBehavior.Cascade);
+        });
+        modelBuilder.Entity<AttachmentRow>(attachment =>
+        {
+            attachment.HasKey(a => a.Id);
+            attachment.HasOne<RigRow>().WithMany().HasForeignKey(a => a.RigId).OnDelete(DeleteBehavior.Cascade);
         });
         modelBuilder.Entity<RecordRow>(record =>
         {

@@ -50,7 +50,7 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
     private static YardRig InYard(StoredRig stored, JobDesign design, JobAssessment? assessment)
     {
         var stage = assessment is null ? "" : Assessor.Stations.LastOrDefault(s => assessment.States[s] is StationState.Passed or StationState.Caution) ?? "survey";
-        var split = assessment?.Unit?.Unit.Kind is Vanto.Core.Unit.AcKind.MiniSplitInverter or Vanto.Core.Unit.AcKind.DcNativeSplit or Vanto.Core.Unit.AcKind.PvAssistedSplit or Vanto.Core.Unit.AcKind.RailingPortable;
+        var split = assessment?.Unit?.Unit.Kind is Core.Unit.AcKind.MiniSplitInverter or Core.Unit.AcKind.DcNativeSplit or Core.Unit.AcKind.PvAssistedSplit or Core.Unit.AcKind.RailingPortable;
         return new YardRig(stored.Id, design.Name, stored.Revision, stored.At, design.NextDate, stage, design.Survey, split, assessment?.States ?? new Dictionary<string, StationState>(), assessment?.Worst, assessment is null);
     }
 

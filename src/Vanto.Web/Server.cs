@@ -6,7 +6,9 @@ using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
 using Vanto.Web.Handover;
+using Vanto.Web.Load;
 using Vanto.Web.Rigs;
+using Vanto.Web.Unit;
 
 namespace Vanto.Web;
 
@@ -107,6 +109,8 @@ public static class Server
         api.MapAssess();
         api.MapCalculators();
         api.MapHandover();
+        api.MapUnits();
+        api.MapSeason();
         app.MapOpenApi("/api/openapi/{documentName}.json");
         app.Map("/api/{**rest}", () => Results.Problem("There is no such thing in the API.", statusCode: 404, title: "Not found."));
         if (app.Environment.WebRootPath is { } root && File.Exists(Path.Combine(root, "index.html")))

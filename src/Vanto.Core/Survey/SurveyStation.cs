@@ -16,10 +16,12 @@ public static class SurveyStation
     /// <summary>Adds up skin and glass and draws the sun's path.</summary>
     public static SurveyAssessment Assess(SurveyDesign survey)
     {
-        var faces = RigBox.Faces(survey);
+        var further = survey.Further.Select((f, i) => RigBox.Faces(f.Space, f.Windows, $"survey.further[{i}].windows"));
+        var faces = RigBox.Faces(survey).Concat(further.SelectMany(f => f)).ToList();
         var weather = RigBox.Weather(survey.Place);
-        var floor = survey.Space.LengthM * survey.Space.WidthM;
-        var skin = faces.Sum(f => f.GrossM2);
+        var floor = faces.Where(f => f.Side is null).Sum(f => f.GrossM2);
+        var partitions = survey.Further.Sum(f => 2 * f.Space.WidthM * f.Space.HeightM);
+        var skin = faces.Sum(f => f.GrossM2) - partitions;
         var glass = faces.Sum(f => f.GlassM2);
         var wall = WallTransmittance(survey);
         var path = Enumerable.Range(0, 24)
@@ -32,8 +34,8 @@ public static class SurveyStation
             new Verdict(Verdict.Worst(findings), Phrase.Of($"{floor:Area} of floor under {skin:Area} of skin, {glass:Area} of it glass."), Phrase.Of($"A van is not a room: {skin / floor:Number} m² of skin for each m² of floor; a house has about 3.")),
             findings,
             [
-                new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "length × width", $"{survey.Space.LengthM} × {survey.Space.WidthM}", floor, "m²", Sources.Geometry).Done()),
-                new Figure("Skin", skin, QuantityKind.Area, Working.Start().Step("A_skin", "roof + floor + four sides", $"2 × {floor:0.###} + sides", skin, "m²", Sources.Geometry).Done()),
+                new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "Σ length × width of the spaces", $"{survey.Space.LengthM} × {survey.Space.WidthM}{(survey.Further.Count > 0 ? " + further" : "")}", floor, "m²", Sources.Geometry).Done()),
+                new Figure("Skin", skin, QuantityKind.Area, Working.Start().Step("A_skin", "roof + floor + sides, less partitions", $"2 × {floor:0.###} + sides", skin, "m²", Sources.Geometry).Done()),
                 new Figure("Glass", glass, QuantityKind.Area, Working.Start().Step("A_glass", "Σ width × height × count", $"{survey.Windows.Count} rows of windows", glass, "m²", Sources.Geometry).Done()),
                 wall,
             ],

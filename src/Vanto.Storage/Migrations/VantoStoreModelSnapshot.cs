@@ -17,6 +17,33 @@ namespace Vanto.Storage.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.13");
 
+            modelBuilder.Entity("Vanto.Storage.AttachmentRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Content")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("RigId")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("RigId");
+
+                    b.ToTable("Attachments");
+                });
+
             modelBuilder.Entity("Vanto.Storage.RecordRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -102,6 +129,15 @@ namespace Vanto.Storage.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("Rigs");
+                });
+
+            modelBuilder.Entity("Vanto.Storage.AttachmentRow", b =>
+                {
+                    b.HasOne("Vanto.Storage.RigRow", null)
+                        .WithMany()
+                        .HasForeignKey("RigId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Vanto.Storage.RecordRow", b =>

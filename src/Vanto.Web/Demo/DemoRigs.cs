@@ -23,6 +23,17 @@ public static class DemoRigs
     private static readonly PlaceDesign UpperCorrie = new() { Name = "Upper Corrie", LatitudeDeg = 39.4, LongitudeDeg = -105.9, UtcOffsetH = -7, ElevationM = 2350, Month = 7, Day = 12, DryBulbC = 30, NightLowC = 9, HumidityPct = 22, WindMs = 2, LinkeTurbidity = 2.5, Albedo = 0.22 };
     private static readonly PlaceDesign NettleReach = new() { Name = "Nettle Reach", LatitudeDeg = 51.9, LongitudeDeg = 1.1, UtcOffsetH = 0, ElevationM = 4, Month = 7, Day = 21, DryBulbC = 31, NightLowC = 17, HumidityPct = 42, WindMs = 3, LinkeTurbidity = 3.5, Albedo = 0.20 };
 
+    private static readonly ClimateDesign SaltpanYear = Year(1, [18, 21, 25, 29, 35, 40, 42, 41, 37, 31, 23, 18], [5, 7, 10, 14, 19, 24, 28, 27, 23, 16, 9, 5], [.62, .65, .69, .72, .74, .74, .69, .69, .71, .69, .65, .61], 24, 2.5) with { WinterC = -2 };
+    private static readonly ClimateDesign AmbryYear = Year(2, [28, 28, 28.5, 29, 30, 31, 31, 32, 31, 30.5, 29.5, 28.5], [23, 23, 23.5, 24, 25, 26, 26, 26, 26, 25.5, 25, 24], [.56, .58, .60, .60, .58, .57, .58, .57, .55, .54, .53, .53], 76, 4.5) with { WinterC = 19, WinterWaterC = 25 };
+    private static readonly ClimateDesign CorrieYear = Year(3, [1, 3, 7, 12, 17, 24, 27, 26, 22, 15, 7, 2], [-15, -13, -8, -4, 1, 5, 8, 7, 3, -3, -9, -14], [.60, .62, .62, .62, .62, .66, .63, .62, .64, .63, .60, .58], 48, 3) with { WinterC = -20 };
+    private static readonly ClimateDesign ReachYear = Year(4, [8, 8, 11, 14, 18, 21, 23, 23, 20, 16, 11, 8], [3, 2, 4, 5, 8, 11, 13, 13, 11, 8, 5, 3], [.33, .38, .42, .46, .48, .48, .47, .46, .43, .38, .33, .30], 80, 4) with { WinterC = -4 };
+
+    private static ClimateDesign Year(int seed, double[] max, double[] min, double[] clearness, double humidity, double wind) => new()
+    {
+        Seed = seed,
+        Months = [.. Enumerable.Range(0, 12).Select(m => new Core.Physics.MonthClimate { MaxC = max[m], MinC = min[m], Clearness = clearness[m], HumidityPct = humidity, WindMs = wind })],
+    };
+
     /// <summary>The five designs.</summary>
     public static IReadOnlyList<JobDesign> Designs { get; } = [Marigold(), Pipit(), GannetsRest(), SeedHouse(), ThistleVan()];
 
@@ -59,8 +70,11 @@ public static class DemoRigs
             Survey = rig.Survey with
             {
                 Place = SaltpanFlat,
+                Climate = SaltpanYear,
+                Further = [new FurtherSpaceDesign { Name = "bunk", Space = rig.Survey.Space with { LengthM = 2.2, WidthM = 2.35, HeightM = 1.95, AirChangesPerHour = 0.5 }, Windows = [new WindowDesign { Name = "bunk window", Side = Side.Rear, WidthM = 0.9, HeightM = 0.5, Glazing = "tinted", Cover = "quilted" }] }],
+                Shades = [new ShadeDesign { Kind = ShadeKind.Awning, Side = Side.Right, DepthM = 2.4, WidthM = 4, From = 9, To = 19 }],
                 HeadingDeg = 180,
-                Space = rig.Survey.Space with { LengthM = 9.4, WidthM = 2.35, HeightM = 1.95 },
+                Space = rig.Survey.Space with { LengthM = 7.2, WidthM = 2.35, HeightM = 1.95 },
                 Roof = rig.Survey.Roof with { InsulationM = 0.050, Paint = "white-aged" },
                 Walls = rig.Survey.Walls with { InsulationM = 0.050, ThermalBreak = true, Paint = "cream" },
                 Windows =
@@ -100,6 +114,9 @@ public static class DemoRigs
             Survey = rig.Survey with
             {
                 Place = UpperCorrie,
+                Climate = CorrieYear,
+                Stands = [new StandDesign { From = "08-20", Place = SaltpanFlat, HeadingDeg = 180 }],
+                Occupants = [new OccupantDesign { Kind = OccupantKind.Animals, Count = 1, MassKg = 18, From = 8, To = 18 }],
                 HeadingDeg = 225,
                 Space = rig.Survey.Space with { LengthM = 4.1, WidthM = 1.8, HeightM = 1.95 },
                 Roof = rig.Survey.Roof with { InsulationM = 0.040, Paint = "silver" },
@@ -139,9 +156,11 @@ public static class DemoRigs
             Survey = rig.Survey with
             {
                 Place = PortAmbry,
+                Climate = AmbryYear,
+                Further = [new FurtherSpaceDesign { Name = "aft cabin", Space = rig.Survey.Space with { LengthM = 2.2, WidthM = 2.4, HeightM = 1.7 }, Windows = [new WindowDesign { Name = "aft hatch", Side = Side.Roof, WidthM = 0.5, HeightM = 0.5, Glazing = "hatch-single", Cover = "bubble" }] }],
                 HeadingDeg = 80,
                 WaterC = 29,
-                Space = rig.Survey.Space with { LengthM = 7.6, WidthM = 2.7, HeightM = 1.85 },
+                Space = rig.Survey.Space with { LengthM = 5.4, WidthM = 2.7, HeightM = 1.85 },
                 Roof = rig.Survey.Roof with { Paint = "gelcoat" },
                 Walls = rig.Survey.Walls with { Preset = "grp-solid", InsulationM = 0.010, Paint = "dark-blue" },
                 Windows =
@@ -181,6 +200,7 @@ public static class DemoRigs
             Survey = rig.Survey with
             {
                 Place = SaltpanFlat,
+                Climate = SaltpanYear,
                 HeadingDeg = 0,
                 Space = rig.Survey.Space with { LengthM = 6, WidthM = 4, HeightM = 2.5, AirChangesPerHour = 0.4, MassJm2K = 120000 },
                 Walls = rig.Survey.Walls with { Preset = "earth", InsulationM = 0.060, Insulation = "cork", Paint = "earth" },
@@ -213,6 +233,7 @@ public static class DemoRigs
             Survey = rig.Survey with
             {
                 Place = NettleReach,
+                Climate = ReachYear,
                 HeadingDeg = 270,
                 Space = rig.Survey.Space with { LengthM = 5.6, WidthM = 2.05, HeightM = 1.95 },
                 Roof = rig.Survey.Roof with { InsulationM = 0.025, Paint = "white-aged" },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { LoadMeasure } from '../../api/generated/schema';
+import { fieldAt } from '../../api/description';
+import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import FigureRow from '../../parts/FigureRow.vue';
@@ -9,6 +10,9 @@ import { axis, inks, lettering, tip } from '../../parts/chart';
 import { symbolOf, shown, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
+import MeasureTable from './MeasureTable.vue';
+import SeasonBox from './SeasonBox.vue';
+import SoakBox from './SoakBox.vue';
 
 const rig = useRig();
 const load = computed(() => rig.assessment!.load!);
@@ -81,8 +85,15 @@ const rose = computed(() => {
 const best = computed(() => rose.value.find((r) => r.best)!);
 const worst = computed(() => rose.value.find((r) => r.worst)!);
 
-function take(measure: LoadMeasure): void {
-  if (measure.changes.length) void rig.apply(measure.changes);
+const months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+const climateMonths = computed(() => rig.design!.survey.climate.months.length);
+
+function beginClimate(): void {
+  const fresh = fieldAt('/survey/climate/months').default;
+  void rig.set(
+    '/survey/climate/months',
+    months.map(() => fresh),
+  );
 }
 </script>
 
@@ -94,6 +105,11 @@ function take(measure: LoadMeasure): void {
         title="The day"
         :paths="['/survey/place/dryBulbC', '/survey/place/nightLowC', '/survey/place/humidityPct', '/survey/headingDeg']"
       />
+      <AskGroup
+        title="The coldest night"
+        :paths="['/load/heatC', '/survey/climate/winterC', '/survey/climate/winterWindMs']"
+        :open="false"
+      />
       <AskGroup title="At the peak it comes from">
         <ul class="causes">
           <li v-for="cause in peakCauses" :key="cause.label">
@@ -102,29 +118,25 @@ function take(measure: LoadMeasure): void {
           </li>
         </ul>
       </AskGroup>
+      <AskGroup title="The year" :paths="['/survey/climate/seed']" :open="false">
+        <button v-if="climateMonths !== 12" type="button" class="plain" @click="beginClimate">write down the twelve months</button>
+        <template v-else>
+          <AskGroup v-for="(month, i) in months" :key="month" :title="month" :open="false">
+            <AskField
+              v-for="f in ['maxC', 'minC', 'clearness', 'humidityPct', 'windMs']"
+              :key="f"
+              :path="`/survey/climate/months/${i}/${f}`"
+            />
+          </AskGroup>
+        </template>
+      </AskGroup>
     </template>
     <template #see>
       <VerdictBox :verdict="load.verdict" :findings="load.findings" />
       <FigureRow :figures="load.figures" />
       <DrawnChart :option="stack" :height="230" :label="`Heat by hour and cause; most at ${load.peakHour + 1} o'clock`" />
       <div class="pair">
-        <section>
-          <h2>What would buy most</h2>
-          <table class="sheet">
-            <tbody>
-              <tr v-for="measure in load.measures.slice(0, 5)" :key="measure.id" :data-measure="measure.id">
-                <td>{{ measure.words }}</td>
-                <td class="number">
-                  <b>{{ shown(measure.peakChangeW, 'power') }}</b>
-                </td>
-                <td class="number soft">{{ shown(measure.dayChangeWh, 'heatEnergy') }} a day</td>
-                <td>
-                  <button type="button" class="plain" :disabled="measure.changes.length === 0" @click="take(measure)">take it</button>
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </section>
+        <SoakBox :soak="load.soak" :outdoor-c="load.outdoorC" :setpoint-c="rig.design!.load.setpointC" />
         <section class="rose">
           <h2>Which way to park</h2>
           <svg
@@ -152,6 +164,39 @@ function take(measure: LoadMeasure): void {
           </p>
         </section>
       </div>
+      <MeasureTable :load="load" />
+      <div v-if="load.spaces.length || load.stands.length" class="pair halves">
+        <section v-if="load.spaces.length" data-spaces>
+          <h2>Space by space</h2>
+          <table class="sheet">
+            <tbody>
+              <tr v-for="s in load.spaces" :key="s.name">
+                <td>{{ s.name }}{{ s.cooled ? '' : ', not cooled' }}</td>
+                <td class="number soft">{{ shown(s.floorM2, 'area') }}</td>
+                <td class="number">
+                  <b>{{ shown(s.peakW, 'power') }}</b>
+                </td>
+                <td class="number soft">at {{ s.peakHour + 1 }} h</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <section v-if="load.stands.length" data-stands>
+          <h2>At the other stands</h2>
+          <table class="sheet">
+            <tbody>
+              <tr v-for="s in load.stands" :key="s.name">
+                <td>{{ s.name }}, from {{ s.from }}</td>
+                <td class="number">
+                  <b>{{ shown(s.peakW, 'power') }}</b>
+                </td>
+                <td class="number soft">best {{ shown(s.bestHeadingDeg, 'angle') }}: {{ shown(s.bestPeakW, 'power') }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+      </div>
+      <SeasonBox />
     </template>
   </StationLayout>
 </template>
@@ -180,6 +225,10 @@ function take(measure: LoadMeasure): void {
   display: grid;
   grid-template-columns: 1fr 214px;
   gap: 22px;
+}
+.pair.halves {
+  grid-template-columns: 1fr 1fr;
+  margin-top: 12px;
 }
 .rose svg {
   width: 100%;

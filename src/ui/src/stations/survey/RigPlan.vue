@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import RigSides from './RigSides.vue';
 import type { SunHour, SurveyDesign } from '../../api/generated/schema';
-import { windowBoxes } from '../../parts/rigShape';
+import { shapeOf, spacesOf, windowBoxes } from '../../parts/rigShape';
 import { clock, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
@@ -12,8 +13,10 @@ const ring = 100;
 const svg = ref<SVGSVGElement>();
 const dragging = ref(false);
 
-const scale = computed(() => 112 / Math.max(props.survey.space.lengthM, props.survey.space.widthM));
-const half = computed(() => ({ l: (props.survey.space.lengthM * scale.value) / 2, w: (props.survey.space.widthM * scale.value) / 2 }));
+const length = computed(() => shapeOf(props.survey).length);
+const partitions = computed(() => spacesOf(props.survey).slice(1));
+const scale = computed(() => 112 / Math.max(length.value, props.survey.space.widthM));
+const half = computed(() => ({ l: (length.value * scale.value) / 2, w: (props.survey.space.widthM * scale.value) / 2 }));
 const sun = computed(() => props.sunPath.find((s) => s.hour === hour.value) ?? null);
 
 /** North up; the sun is drawn on the ring, nearer the middle when it stands higher. */
@@ -38,6 +41,15 @@ const edges = computed(() => {
     { side: 'rear' as const, at: (x: number, w: number) => ({ x: -half.value.w + x * k, y: half.value.l - 1.5, w: w * k, h: 3 }) },
   ];
   return sides.flatMap((s) => windowBoxes(props.survey, s.side).map((b) => ({ ...s.at(b.x, b.w), covered: b.covered })));
+});
+
+/** Sides that the sun falls on at this hour; the others lie in the shade. */
+const lit = computed(() => {
+  const at = sun.value;
+  const on: Record<string, boolean> = {};
+  for (const [side, azimuth] of Object.entries({ front: 0, right: 90, rear: 180, left: 270 }))
+    on[side] = !!at && Math.cos(((at.azimuthDeg - props.survey.headingDeg - azimuth) * Math.PI) / 180) > 0;
+  return on;
 });
 
 function turnTo(event: PointerEvent): void {
@@ -76,6 +88,18 @@ function turnBy(degrees: number): void {
       </g>
       <g :transform="`rotate(${survey.headingDeg})`">
         <rect :x="-half.w" :y="-half.l" :width="2 * half.w" :height="2 * half.l" class="body" />
+        <line
+          v-for="p in partitions"
+          :key="p.path"
+          :x1="-half.w"
+          :x2="half.w"
+          :y1="-half.l + p.from * scale"
+          :y2="-half.l + p.from * scale"
+          class="partition"
+        />
+        <path v-if="lit.left" :d="`M ${-half.w - 4} ${-half.l} v ${2 * half.l}`" class="lit" />
+        <path v-if="lit.right" :d="`M ${half.w + 4} ${-half.l} v ${2 * half.l}`" class="lit" />
+        <path v-if="lit.rear" :d="`M ${-half.w} ${half.l + 4} h ${2 * half.w}`" class="lit" />
         <rect
           v-for="(edge, i) in edges"
           :key="i"
@@ -106,6 +130,7 @@ function turnBy(degrees: number): void {
         }}
         Drag the nose to turn the rig.
       </p>
+      <RigSides :survey="survey" :lit="lit" />
     </div>
   </figure>
 </template>
@@ -116,7 +141,7 @@ figure {
   display: grid;
   grid-template-columns: 270px 1fr;
   gap: 18px;
-  align-items: center;
+  align-items: start;
 }
 svg {
   width: 270px;
@@ -147,6 +172,14 @@ svg {
   fill: var(--raised);
   stroke: var(--ink);
   stroke-width: 1.6;
+}
+.partition {
+  stroke: var(--ink);
+  stroke-dasharray: 4 3;
+}
+.lit {
+  stroke: var(--sun);
+  stroke-width: 3.5;
 }
 .nose {
   fill: var(--ink);

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { AcUnit, SurveyDesign } from '../../api/generated/schema';
 import RigElevation from '../../parts/RigElevation.vue';
-import { shapeOf } from '../../parts/rigShape';
+import { shapeOf, spacesOf } from '../../parts/rigShape';
 import { shown } from '../../parts/show';
 
 const props = defineProps<{ survey: SurveyDesign; unit: AcUnit | null }>();
@@ -22,6 +22,7 @@ const size = computed(() => Math.max(box.value.width / 60, 0.13));
     <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" role="img" aria-label="Left side of the rig to scale">
       <line :x1="box.left" :x2="box.left + box.width" y1="0.56" y2="0.56" class="ground" />
       <RigElevation :survey="survey" :split="split" :has-unit="!!unit" />
+      <line v-for="p in spacesOf(survey).slice(1)" :key="p.path" :x1="p.from" :x2="p.from" y1="0" :y2="-shape.height" class="partition" />
       <g class="dimension" :font-size="size * 1.25">
         <path :d="`M 0 0.75 v 0.2 M ${shape.length} 0.75 v 0.2 M 0 0.85 H ${shape.length}`" />
         <text :x="shape.length / 2" :y="0.8 - size * 0.15" text-anchor="middle">{{ shown(shape.length, 'length') }}</text>
@@ -41,12 +42,17 @@ figure {
 }
 svg {
   width: 100%;
-  height: 206px;
+  height: 176px;
   display: block;
 }
 .ground {
   stroke: var(--rule);
   stroke-width: 0.05;
+}
+.partition {
+  stroke: var(--ink);
+  stroke-width: 0.025;
+  stroke-dasharray: 0.12 0.08;
 }
 .dimension path {
   stroke: var(--soft);

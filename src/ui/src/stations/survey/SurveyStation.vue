@@ -21,11 +21,39 @@ const skins = [
   { title: 'Roof', path: '/survey/roof' },
   { title: 'Floor', path: '/survey/floor' },
 ];
+const spaceFields = ['lengthM', 'widthM', 'heightM', 'airChangesPerHour', 'massJm2K'];
+const skinFields = ['preset', 'insulation', 'insulationM', 'thermalBreak', 'paint'];
+const ribs = ['measured', 'metal', 'flangeM', 'depthM', 'webM', 'spacingM'];
+const doorFields = ['name', 'widthM', 'heightM', 'openingsPerHour', 'secondsEach'];
+const standFields = [
+  'name',
+  'latitudeDeg',
+  'longitudeDeg',
+  'utcOffsetH',
+  'elevationM',
+  'month',
+  'day',
+  'dryBulbC',
+  'nightLowC',
+  'humidityPct',
+];
+const winter = ['winterC', 'winterWindMs', 'winterWaterC'].map((f) => '/survey/climate/' + f);
+
+/** An awning is asked otherwise than what stands round about. */
+function shadeFields(index: number): string[] {
+  const awning = rig.design!.survey.shades[index]?.kind === 'awning';
+  return ['kind', 'from', 'to', ...(awning ? ['side', 'depthM', 'widthM', 'offsetM'] : ['heightM', 'distanceM', 'fromDeg', 'toDeg'])];
+}
+
+function occupantFields(index: number): string[] {
+  const animals = rig.design!.survey.occupants[index]?.kind === 'animals';
+  return ['kind', 'count', animals ? 'massKg' : 'activity', 'from', 'to', 'alone'];
+}
 const people = ['count', 'activity', 'awakeFrom', 'awakeTo', 'sleepHere'].map((f) => '/survey/people/' + f);
 const battery = ['chemistry', 'nominalV', 'blockAh', 'blocks', 'blockLimitA', 'capacityLeft', 'temperatureC', 'cableM', 'cableMm2'].map(
   (f) => '/survey/sources/battery/' + f,
 );
-const inverter = ['class', 'ratedW', 'outputV', 'idleW'].map((f) => '/survey/sources/inverter/' + f);
+const inverter = ['class', 'ratedW', 'outputV', 'idleW', 'inside'].map((f) => '/survey/sources/inverter/' + f);
 const generator = [
   'kind',
   'fuel',
@@ -57,6 +85,9 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
       <AskGroup title="The space, measured inside" :paths="space" />
       <AskGroup v-for="skin in skins" :key="skin.path" :title="skin.title">
         <AskField v-for="f in ['preset', 'insulation', 'insulationM', 'thermalBreak', 'paint']" :key="f" :path="`${skin.path}/${f}`" />
+        <AskGroup title="ribs as measured" :open="false">
+          <AskField v-for="f in ribs" :key="f" :path="`${skin.path}/ribs/${f}`" />
+        </AskGroup>
         <AskGroup title="by layers, outside to inside" :open="false">
           <AskRows :path="`${skin.path}/layers`" one="layer">
             <template #default="{ path }">
@@ -66,7 +97,7 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
           </AskRows>
         </AskGroup>
       </AskGroup>
-      <AskGroup title="Under and over it" :paths="['/survey/underside', '/survey/waterC', '/survey/overheadCover']" />
+      <AskGroup title="Under and over it" :paths="['/survey/underside', '/survey/waterC', '/survey/overheadCover', '/survey/motion']" />
       <AskGroup title="Windows">
         <AskRows path="/survey/windows" one="window">
           <template #default="{ path }">
@@ -74,7 +105,65 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
           </template>
         </AskRows>
       </AskGroup>
+      <AskGroup title="Further spaces" :open="rig.design!.survey.further.length > 0">
+        <AskRows path="/survey/further" one="space">
+          <template #default="{ path, index }">
+            <AskField :path="`${path}/name`" />
+            <AskField :path="`${path}/cooled`" />
+            <AskField v-for="f in spaceFields" :key="f" :path="`${path}/space/${f}`" />
+            <AskField :path="`${path}/ownSkin`" />
+            <template v-if="rig.design!.survey.further[index]?.ownSkin">
+              <AskGroup v-for="part in ['walls', 'roof', 'floor']" :key="part" :title="part" :open="false">
+                <AskField v-for="f in skinFields" :key="f" :path="`${path}/${part}/${f}`" />
+              </AskGroup>
+            </template>
+            <AskRows :path="`${path}/windows`" one="window">
+              <template #default="{ path: window }">
+                <AskField v-for="f in windowFields" :key="f" :path="`${window}/${f}`" />
+              </template>
+            </AskRows>
+          </template>
+        </AskRows>
+      </AskGroup>
+      <AskGroup title="Fan and doors" :paths="['/survey/airing/fanM3s']" :open="false">
+        <AskRows path="/survey/airing/doors" one="door">
+          <template #default="{ path }">
+            <AskField v-for="f in doorFields" :key="f" :path="`${path}/${f}`" />
+          </template>
+        </AskRows>
+      </AskGroup>
+      <AskGroup title="Shade" :open="rig.design!.survey.shades.length > 0">
+        <AskRows path="/survey/shades" one="shade">
+          <template #default="{ path, index }">
+            <AskField v-for="f in shadeFields(index)" :key="f" :path="`${path}/${f}`" />
+          </template>
+        </AskRows>
+      </AskGroup>
+      <AskGroup title="Other stands of the season" :open="rig.design!.survey.stands.length > 0">
+        <AskRows path="/survey/stands" one="stand">
+          <template #default="{ path }">
+            <AskField :path="`${path}/from`" />
+            <AskField :path="`${path}/headingDeg`" />
+            <AskField v-for="f in standFields" :key="f" :path="`${path}/place/${f}`" />
+          </template>
+        </AskRows>
+      </AskGroup>
+      <AskGroup title="Winter" :paths="winter" :open="false" />
       <AskGroup title="People" :paths="people" />
+      <AskGroup title="Visitors and animals, by the hour" :open="rig.design!.survey.occupants.length > 0">
+        <AskRows path="/survey/occupants" one="entry">
+          <template #default="{ path, index }">
+            <AskField v-for="f in occupantFields(index)" :key="f" :path="`${path}/${f}`" />
+          </template>
+        </AskRows>
+      </AskGroup>
+      <AskGroup title="Cooking and flames" :open="rig.design!.survey.cooking.length > 0">
+        <AskRows path="/survey/cooking" one="stove">
+          <template #default="{ path }">
+            <AskField v-for="f in ['name', 'kind', 'powerW', 'from', 'to', 'hood']" :key="f" :path="`${path}/${f}`" />
+          </template>
+        </AskRows>
+      </AskGroup>
       <AskGroup title="Devices">
         <AskRows path="/survey/devices" one="device">
           <template #default="{ path }">
@@ -99,6 +188,7 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
       <AskGroup title="Shore" :paths="['/survey/sources/shore/fitted', ...(rig.design!.survey.sources.shore.fitted ? shore : [])]" />
     </template>
     <template #see>
+      <p class="sheet-link"><RouterLink :to="`/rig/${rig.id}/measuring-sheet`">measuring sheet to print</RouterLink></p>
       <slot name="fault" />
       <VerdictBox v-if="rig.assessment!.survey" :verdict="rig.assessment!.survey.verdict" :findings="rig.assessment!.survey.findings" />
       <FigureRow v-if="rig.assessment!.survey" :figures="rig.assessment!.survey.figures" />
@@ -114,3 +204,10 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
     </template>
   </StationLayout>
 </template>
+
+<style scoped>
+.sheet-link {
+  float: right;
+  font-size: 14px;
+}
+</style>

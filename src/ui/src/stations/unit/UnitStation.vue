@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { AcUnit, Candidate } from '../../api/generated/schema';
+import { ask, Refused } from '../../api/client';
+import type { AcUnit, Candidate, RigView } from '../../api/generated/schema';
 import { fieldAt } from '../../api/description';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
@@ -12,6 +13,7 @@ import { axis, inks, lettering, tip } from '../../parts/chart';
 import { say, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
+import PullDownBox from './PullDownBox.vue';
 
 const rig = useRig();
 const unit = computed(() => rig.assessment!.unit!);
@@ -36,7 +38,26 @@ const ownFields = [
   'lraA',
   'fanPowerW',
   'massKg',
+  'heatingW',
+  'heatingLowestC',
+  'noiseInDb',
+  'noiseOutDb',
 ];
+const csvErrors = ref<string[]>([]);
+
+async function readCsv(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  if (!file) return;
+  csvErrors.value = [];
+  try {
+    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/units.csv`, await file.text(), true));
+  } catch (e) {
+    csvErrors.value = e instanceof Refused ? e.errors.map((x) => x.reason) : ['The server does not answer.'];
+  }
+  input.value = '';
+}
+
 const shapes: Record<string, string> = {
   rooftopSingleSpeed: 'rect',
   railingPortable: 'triangle',
@@ -105,12 +126,21 @@ const chart = computed(() => ({
         <AskField path="/unit/chosen" :more="own" />
         <AskField path="/unit/school" />
         <AskField path="/unit/inletRiseK" />
+        <AskField path="/unit/airFlowShare" />
       </AskGroup>
       <AskGroup title="Both schools">
         <p class="soft words">
           Just enough: dry air, small inverter and battery, a slow pull-down and a warm hour in extreme weather. Oversized on purpose: fast
           pull-down and quiet low speed if it turns down; else it cycles, the evening is damp, and breaker, cable and start grow.
         </p>
+      </AskGroup>
+      <AskGroup title="Heads, one a zone" :open="rig.design!.unit.heads.length > 0">
+        <AskRows path="/unit/heads" one="head">
+          <template #default="{ path }">
+            <AskField :path="`${path}/space`" />
+            <AskField :path="`${path}/ratedCapacityW`" />
+          </template>
+        </AskRows>
       </AskGroup>
       <AskGroup title="Own units" :open="(rig.design!.unit.own as AcUnit[]).length > 0">
         <AskRows
@@ -122,12 +152,21 @@ const chart = computed(() => ({
             <AskField v-for="f in ownFields" :key="f" :path="`${path}/${f}`" />
           </template>
         </AskRows>
+        <p class="csv">
+          <a class="plain" :href="`/api/rigs/${rig.id}/units.csv`" download>save own as CSV</a>
+          <a class="plain" :href="`/api/rigs/${rig.id}/units.csv?catalogue=true`" download>save the catalogue</a>
+          <label class="plain file">read CSV <input type="file" accept=".csv" data-csv @change="readCsv" /></label>
+        </p>
+        <ul v-if="csvErrors.length" class="severity-stop" role="alert">
+          <li v-for="e in csvErrors" :key="e">{{ e }}</li>
+        </ul>
       </AskGroup>
     </template>
     <template #see>
       <VerdictBox :verdict="unit.verdict" :findings="unit.findings" />
       <FigureRow :figures="unit.figures" />
       <DrawnChart :option="chart" :height="240" label="Candidates by power drawn and cooling at the design heat, with the load as a line" />
+      <PullDownBox :pull="unit.pullDown" :schools="unit.schools" :setpoint-c="rig.design!.load.setpointC" />
       <label class="soft"><input v-model="onlyFitting" type="checkbox" /> leave out what is far too small</label>
       <div class="wide">
         <table class="sheet candidates">
@@ -176,6 +215,30 @@ const chart = computed(() => ({
 </template>
 
 <style scoped>
+.csv {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+}
+.csv .plain {
+  text-decoration: none;
+}
+.file {
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
+  background: var(--raised);
+  padding: 5px 12px;
+  cursor: pointer;
+}
+.file:focus-within {
+  outline: 3px solid var(--focus);
+}
+.file input {
+  position: absolute;
+  opacity: 0;
+  width: 1px;
+}
 .words {
   font-size: 13.5px;
 }

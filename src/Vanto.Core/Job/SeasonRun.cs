@@ -1,0 +1,86 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Job;
+
+/// <summary>One month of a year: kWh of cooling and heating, hours above the set-point by half a kelvin without any cooling, and the month's own design peak.</summary>
+public sealed record SeasonMonth(int Month, double CoolingKWh, double HeatingKWh, int HoursAboveFree, double? DesignPeakW);
+
+/// <summary>A year of the rig: by month, over all, and what the chosen unit's turn-down leaves of it.</summary>
+public sealed record SeasonResult(
+    string Weather, IReadOnlyList<SeasonMonth> Months, double CoolingKWh, double HeatingKWh, double PeakW, int CoolingHours, int HoursAboveFree, int? WorstMonth, PartLoadYear? PartLoad, IReadOnlyList<Finding> Findings);
+
+/// <summary>Runs a rig through a year of weather; long work beside the assessment.</summary>
+public static class SeasonRun
+{
+    private const double WetBulbFallsWith = 0.6;
+
+    /// <summary>Weather made from the climate's months.</summary>
+    /// <exception cref="InputException">Not twelve months.</exception>
+    public static WeatherYear Made(SurveyDesign survey)
+    {
+        var place = survey.Place;
+        if (survey.Climate.Months.Count != 12)
+            throw new InputException("survey.climate.months", $"{survey.Climate.Months.Count}", "A year needs the twelve months of the climate, or a weather file.");
+        return new WeatherGenerator(new WeatherPlace(place.Name, place.LatitudeDeg, place.LongitudeDeg, place.UtcOffsetH, place.ElevationM), survey.Climate.Months, place.LinkeTurbidity).Year((ulong)survey.Climate.Seed);
+    }
+
+    /// <summary>Runs the year.</summary>
+    /// <param name="design">The rig.</param>
+    /// <param name="weather">Its weather.</param>
+    /// <param name="called">What the weather is called.</param>
+    public static SeasonResult Of(JobDesign design, WeatherYear weather, string called)
+    {
+        if (design.Load.HeatC >= design.Load.SetpointC)
+            throw new InputException("load.heatC", $"{design.Load.HeatC} °C", FormattableString.Invariant($"Heating to {design.Load.HeatC} °C must stay below the set-point of {design.Load.SetpointC} °C."));
+        var space = SurveyedSpace.Build(design.Survey, design.Load.SetpointC, design.Load.HumidityPct);
+        var drivers = SpaceDrivers.Build(space, weather.Steps(900), 900);
+        var run = new YearRun(space, drivers, 900);
+        var (held, free) = (run.Run(design.Load.HeatC), run.Run(design.Load.HeatC, cool: false));
+        var peaks = DesignPeaks(design, space);
+        var months = Enumerable.Range(1, 12).Select(m =>
+        {
+            var hours = Enumerable.Range(0, weather.Hours).Where(h => MonthOf(weather, h) == m).ToList();
+            return new SeasonMonth(m, hours.Sum(held.TotalW) / 1000, hours.Sum(h => held.HeatingW[h]) / 1000, hours.Count(h => free.IndoorC[h] > space.SetpointC + 0.5), peaks?[m - 1]);
+        }).ToList();
+        var unit = UnitCatalogue.All.Concat(design.Unit.Own).FirstOrDefault(u => u.Id == design.Unit.Chosen);
+        var part = unit is null ? null : PartLoadHours.Of(held, unit.RatedCapacityW, unit.SingleSpeed ? unit.RatedCapacityW : unit.MinCapacityW, space.Weather.PressurePa);
+        int? worst = peaks is null ? null : Array.IndexOf(peaks, peaks.Max()) + 1;
+        var findings = Findings(design, held, part, unit, worst, peaks).ToList();
+        return new SeasonResult(called, months, held.SensibleKWh + held.LatentKWh, held.HeatingKWh, held.PeakW, held.CoolingHours, months.Sum(m => m.HoursAboveFree), worst, part, findings);
+    }
+
+    private static int MonthOf(WeatherYear weather, int hour) => new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays((weather.FirstDay - 1 + hour / 24) % 365).Month;
+
+    /// <summary>The design peak of each month: the design day shifted with the monthly maxima (common practice); low sun on large side windows can beat the hottest month.</summary>
+    private static double[]? DesignPeaks(JobDesign design, SpaceDescription space)
+    {
+        var months = design.Survey.Climate.Months;
+        if (months.Count != 12)
+            return null;
+        var top = months.Max(m => m.MaxC);
+        var weather = space.Weather;
+        var wet = MoistAir.WetBulb(weather.DryBulbC, weather.HumidityRatioAtPeak, weather.PressurePa);
+        return [.. months.Select((month, i) =>
+        {
+            var cooler = top - month.MaxC;
+            var dry = weather.DryBulbC - cooler;
+            var ratio = Math.Max(1e-4, MoistAir.RatioFromWetBulb(dry, Math.Min(dry, wet - WetBulbFallsWith * cooler), weather.PressurePa));
+            var there = space with { Weather = weather with { Month = i + 1, Day = 21, DryBulbC = dry, HumidityRatioAtPeak = ratio } };
+            return new HeldLoad(DesignDay.Steps(there.Weather, 900)).Solve(there).PeakW;
+        })];
+    }
+
+    private static IEnumerable<Finding> Findings(JobDesign design, YearResult year, PartLoadYear? part, AcUnit? unit, int? worst, double[]? peaks)
+    {
+        if (worst is { } month && peaks is not null && peaks[month - 1] > 1.02 * peaks[design.Survey.Place.Month - 1])
+            yield return Finding.Of("design.month", Severity.Caution, $"Month {month} has a higher peak than the design month: {peaks[month - 1]:Power} against {peaks[design.Survey.Place.Month - 1]:Power}. Low sun on the windows does it.");
+        if (part is { BelowShare: > 0.4 } && unit is { SingleSpeed: false })
+            yield return Finding.Of("unit.turn-down-year", part.BelowShare > 0.7 || part.CyclingLossShare > 0.10 ? Severity.Caution : Severity.Note, $"In {part.BelowShare:Fraction} of the cooling hours of the year {unit.Id} cycles below its lowest steady cooling.");
+        if (part is { UnmetHours: > 0 })
+            yield return Finding.Of("unit.unmet-year", Severity.Note, $"{part.UnmetHours} of {year.CoolingHours} cooling hours ask for more than {unit!.Id} gives.");
+    }
+}

@@ -1,0 +1,70 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Storage;
+
+namespace Vanto.Web.Load;
+
+/// <summary>What a weather file brought: where it is from, what was noticed, and the design day that it suggests.</summary>
+public sealed record WeatherFileView(string Id, string Name, WeatherPlace Place, double HottestC, double NightC, double ColdestC, double GlobalKWhM2, IReadOnlyList<Finding> Findings);
+
+/// <summary>The year: weather files in and out, and the rig's run through it.</summary>
+public static class SeasonEndpoints
+{
+    private const double DesignShare = 0.004;
+
+    /// <summary>Maps season and weather of a rig.</summary>
+    public static void MapSeason(this RouteGroupBuilder api)
+    {
+        var rig = api.MapGroup("/rigs/{id:guid}").WithTags("load");
+        rig.MapGet("/season", Season);
+        rig.MapPost("/weather", Attach).Accepts<string>("text/plain");
+        rig.MapGet("/weather.epw", Export);
+    }
+
+    private static async Task<Results<Ok<SeasonResult>, NotFound>> Season(Guid id, RigDesk desk, RigLog log)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        var climate = view.Design.Survey.Climate;
+        if (climate.WeatherFile.Length == 0)
+            return TypedResults.Ok(SeasonRun.Of(view.Design, SeasonRun.Made(view.Design.Survey), $"made from the months, seed {climate.Seed}"));
+        if (!Guid.TryParse(climate.WeatherFile.Split(' ')[0], out var file) || await log.Attachment(id, file) is not { } row)
+            throw new InputException("survey.climate.weatherFile", climate.WeatherFile, "The weather file of this rig is not in the store; read it in again.");
+        return TypedResults.Ok(SeasonRun.Of(view.Design, EpwFile.Read(Encoding.UTF8.GetString(row.Content)).Year, row.Name));
+    }
+
+    private static async Task<Results<Ok<WeatherFileView>, NotFound>> Attach(Guid id, HttpRequest request, RigDesk desk, RigLog log, TimeProvider clock, string name = "weather.epw")
+    {
+        using var reader = new StreamReader(request.Body, Encoding.UTF8);
+        var text = await reader.ReadToEndAsync();
+        var (year, findings) = EpwFile.Read(text);
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = clock.GetUtcNow(), Name = name[..Math.Min(80, name.Length)], Content = Encoding.UTF8.GetBytes(text) };
+        await log.Attach(row);
+        await desk.Patch(id, new RigPatch(view.Revision, "weather", UnitSystem.Metric, false, [new FieldChange("/survey/climate/weatherFile", null, JsonValue.Create($"{row.Id} {row.Name}"))], $"weather read from {row.Name}"));
+        return TypedResults.Ok(Describe(row, year, findings));
+    }
+
+    private static WeatherFileView Describe(AttachmentRow row, WeatherYear year, IReadOnlyList<Finding> findings)
+    {
+        var sorted = year.AirC.Order().ToArray();
+        var hottest = sorted[(int)((1 - DesignShare) * (sorted.Length - 1))];
+        var days = Enumerable.Range(0, year.Hours / 24).Where(d => year.AirC.Skip(d * 24).Take(24).Max() >= hottest).ToList();
+        var night = days.Count == 0 ? sorted[0] : days.Average(d => year.AirC.Skip(d * 24).Take(24).Min());
+        return new WeatherFileView(row.Id.ToString(), row.Name, year.Place, Math.Round(hottest, 1), Math.Round(night, 1), Math.Round(sorted[(int)(DesignShare * (sorted.Length - 1))], 1), Math.Round(year.GlobalKWhM2), findings);
+    }
+
+    private static async Task<Results<FileContentHttpResult, NotFound>> Export(Guid id, RigDesk desk)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        var text = EpwFile.Write(SeasonRun.Made(view.Design.Survey), "synthetic weather made by Vanto from monthly figures; not measured");
+        return TypedResults.File(Encoding.UTF8.GetBytes(text), "text/plain", $"{FileNames.Safe(view.Design.Survey.Place.Name)}.epw");
+    }
+}

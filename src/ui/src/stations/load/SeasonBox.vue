@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { ask, Refused } from '../../api/client';
+import type { SeasonResult, WeatherFileView } from '../../api/generated/schema';
+import DrawnChart from '../../parts/DrawnChart.vue';
+import { axis, inks, lettering, tip } from '../../parts/chart';
+import { say, shown } from '../../parts/show';
+import { useRig } from '../../stores/rig';
+
+/** A year of the rig, run when it is asked for: from a weather file or from weather made of the months. */
+const rig = useRig();
+const year = ref<SeasonResult | null>(null);
+const file = ref<WeatherFileView | null>(null);
+const busy = ref(false);
+const error = ref('');
+const made = computed(() => rig.design!.survey.climate.weatherFile === '');
+const months = computed(() => rig.design!.survey.climate.months.length);
+const names = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'];
+
+async function run(): Promise<void> {
+  busy.value = true;
+  error.value = '';
+  try {
+    year.value = await ask<SeasonResult>('GET', `/rigs/${rig.id}/season`, undefined, true);
+  } catch (e) {
+    error.value = e instanceof Refused ? e.message : 'The server does not answer.';
+  } finally {
+    busy.value = false;
+  }
+}
+
+async function read(event: Event): Promise<void> {
+  const chosen = (event.target as HTMLInputElement).files?.[0];
+  if (!chosen) return;
+  error.value = '';
+  try {
+    file.value = await ask<WeatherFileView>(
+      'POST',
+      `/rigs/${rig.id}/weather?name=${encodeURIComponent(chosen.name)}`,
+      await chosen.text(),
+      true,
+    );
+    await rig.open(rig.id);
+    await run();
+  } catch (e) {
+    error.value = e instanceof Refused ? `${chosen.name}: ${e.message}` : 'The server does not answer.';
+  }
+}
+
+function takePlace(): void {
+  const f = file.value!;
+  const at = '/survey/place/';
+  void rig.change([
+    { path: at + 'name', value: f.place.name },
+    { path: at + 'latitudeDeg', value: f.place.latitudeDeg },
+    { path: at + 'longitudeDeg', value: f.place.longitudeDeg },
+    { path: at + 'utcOffsetH', value: f.place.utcOffsetH },
+    { path: at + 'elevationM', value: f.place.elevationM },
+    { path: at + 'dryBulbC', value: f.hottestC },
+    { path: at + 'nightLowC', value: f.nightC },
+    { path: '/survey/climate/winterC', value: f.coldestC },
+  ]);
+}
+
+const option = computed(() => ({
+  animation: false,
+  grid: { left: 44, right: 44, top: 26, bottom: 24 },
+  tooltip: tip({}),
+  legend: { top: 0, right: 4, itemHeight: 8, textStyle: lettering(12) },
+  xAxis: axis({ type: 'category', data: names }),
+  yAxis: [
+    axis({ type: 'value', name: 'kWh', nameGap: 8, splitNumber: 3 }),
+    axis({ type: 'value', name: 'h', nameGap: 8, splitNumber: 3, splitLine: { show: false } }),
+  ],
+  series: [
+    bar('cooling', 'coolingKWh', inks.value.cold),
+    bar('heating', 'heatingKWh', inks.value.heat),
+    {
+      name: 'hours too warm without cooling',
+      type: 'line',
+      yAxisIndex: 1,
+      data: year.value?.months.map((m) => m.hoursAboveFree) ?? [],
+      lineStyle: { color: inks.value.ink, width: 2, type: [5, 4] },
+      itemStyle: { color: inks.value.ink },
+      symbolSize: 6,
+    },
+  ],
+}));
+
+function bar(name: string, key: 'coolingKWh' | 'heatingKWh', color: string) {
+  return { name, type: 'bar', barGap: '0%', data: year.value?.months.map((m) => Math.round(m[key])) ?? [], itemStyle: { color } };
+}
+</script>
+
+<template>
+  <section data-season>
+    <h2>The season</h2>
+    <p class="row">
+      <button type="button" class="plain" :disabled="busy || (made && months !== 12)" @click="run">
+        {{ busy ? 'running the year' : 'run the year' }}
+      </button>
+      <label class="plain file">read a weather file (EPW) <input type="file" accept=".epw" data-epw @change="read" /></label>
+      <a v-if="months === 12" class="plain" :href="`/api/rigs/${rig.id}/weather.epw`" download>save the made weather as EPW</a>
+    </p>
+    <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>
+    <p v-if="made && months !== 12" class="soft">
+      A year needs a weather file, or the twelve months of the climate under “The year” on the left.
+    </p>
+    <p v-if="file" class="offer">
+      {{ file.name }} is from {{ file.place.name }}: hottest {{ shown(file.hottestC, 'temperature') }}, then
+      {{ shown(file.nightC, 'temperature') }} at night, coldest {{ shown(file.coldestC, 'temperature') }}.
+      <button type="button" class="plain" @click="takePlace">take this place for the rig</button>
+      <span v-for="f in file.findings" :key="f.code" class="soft"> {{ say(f.words) }}</span>
+    </p>
+    <template v-if="year">
+      <p>
+        <b>{{ shown(year.coolingKWh * 1000, 'heatEnergy') }}</b> of cooling in {{ year.coolingHours }} h and
+        <b>{{ shown(year.heatingKWh * 1000, 'heatEnergy') }}</b> of heating; most {{ shown(year.peakW, 'power') }}. Without cooling
+        {{ year.hoursAboveFree }} h are too warm. <span class="soft">Weather: {{ year.weather }}.</span>
+      </p>
+      <DrawnChart :option="option" :height="190" label="Cooling, heating and hours too warm by month" />
+      <p v-if="year.partLoad" class="soft">
+        {{ rig.design!.unit.chosen }} cycles in
+        {{ shown(year.partLoad.hoursBelow / Math.max(1, year.partLoad.coolingHours), 'fraction') }} of the cooling hours ({{
+          shown(year.partLoad.energyBelowShare, 'fraction')
+        }}
+        of the energy) and is short in {{ year.partLoad.unmetHours }} h.
+      </p>
+      <p v-for="f in year.findings" :key="f.code">
+        <b :class="'severity-' + f.level">{{ f.level }}</b> {{ say(f.words) }}
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.row,
+.offer {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+  align-items: center;
+  margin: 4px 0 8px;
+}
+.plain {
+  text-decoration: none;
+}
+.file {
+  border: 1.5px solid var(--ink);
+  border-radius: 3px;
+  background: var(--raised);
+  padding: 5px 12px;
+  cursor: pointer;
+}
+.file:focus-within {
+  outline: 3px solid var(--focus);
+}
+.file input {
+  position: absolute;
+  opacity: 0;
+  width: 1px;
+}
+</style>

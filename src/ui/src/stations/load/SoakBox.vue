@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { SoakView } from '../../api/generated/schema';
+import DrawnChart from '../../parts/DrawnChart.vue';
+import { axis, inks, lettering, tip } from '../../parts/chart';
+import { clock, shown, symbolOf, toShown } from '../../parts/show';
+
+/** Closed up in the sun: how hot it gets, and how long it stays safe once the unit stops. */
+const props = defineProps<{ soak: SoakView; outdoorC: number[]; setpointC: number }>();
+const option = computed(() => ({
+  animation: false,
+  grid: { left: 40, right: 10, top: 22, bottom: 24 },
+  tooltip: tip({ valueFormatter: (v: number) => `${v.toFixed(1)} ${symbolOf('temperature')}` }),
+  xAxis: axis({ type: 'value', min: 0, max: 24, interval: 6, axisLabel: { formatter: clock, ...lettering(12), color: inks.value.soft } }),
+  yAxis: axis({ type: 'value', scale: true, name: symbolOf('temperature'), nameGap: 6, splitNumber: 3 }),
+  legend: { top: 0, right: 4, itemHeight: 8, textStyle: lettering(12) },
+  series: [
+    {
+      name: 'closed up',
+      type: 'line',
+      showSymbol: false,
+      data: props.soak.airC.map((t, i) => [(i + 1) / 2, toShown(t, 'temperature')]),
+      lineStyle: { color: inks.value.heat, width: 3 },
+      itemStyle: { color: inks.value.heat },
+      markLine: {
+        silent: true,
+        symbol: 'none',
+        lineStyle: { color: inks.value.cold, type: 'dotted', width: 2 },
+        label: { formatter: 'set-point', position: 'insideStartTop', ...lettering(12), color: inks.value.cold },
+        data: [{ yAxis: toShown(props.setpointC, 'temperature') }],
+      },
+    },
+    {
+      name: 'outdoors',
+      type: 'line',
+      showSymbol: false,
+      data: props.outdoorC.map((t, h) => [h + 0.5, toShown(t, 'temperature')]),
+      lineStyle: { color: inks.value.heat, width: 1.5, type: [6, 4] },
+      itemStyle: { color: inks.value.heat },
+    },
+  ],
+}));
+</script>
+
+<template>
+  <section data-soak>
+    <h2>Closed up in the sun</h2>
+    <DrawnChart :option="option" :height="168" :label="`Closed up it reaches ${shown(soak.peakC, 'temperature')}`" />
+    <p class="soft">
+      Once the unit stops at the hottest hour:
+      <span v-for="h in soak.hold" :key="h.limitC" class="hold"
+        ><b>{{ h.minutes === null ? 'not in 12 h' : h.minutes + ' min' }}</b> to {{ shown(h.limitC, 'temperature') }}</span
+      >
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.hold {
+  margin-right: 12px;
+  white-space: nowrap;
+}
+.hold b {
+  color: var(--ink);
+}
+</style>
