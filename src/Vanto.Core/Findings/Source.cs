@@ -62,6 +62,12 @@ public static class Sources
     public static readonly Source Arithmetic = new(nameof(Arithmetic), SourceKind.CommonPractice, "Arithmetic on the readings given");
     public static readonly Source AirSide = new(nameof(AirSide), SourceKind.FromMemory, "Air-side heat balance, ASHRAE");
 
+    public static readonly Source DiffuseSplit = new(nameof(DiffuseSplit), SourceKind.FromMemory, "Erbs, Klein and Duffie 1982; cloud by Kasten and Czeplak 1980");
+    public static readonly Source DoorFlow = new(nameof(DoorFlow), SourceKind.FromMemory, "Two-way buoyant flow through a door in coefficient form");
+    public static readonly Source Breath = new(nameof(Breath), SourceKind.CommonPractice, "0.0052 L/s of carbon dioxide a seated adult, 0.0036 asleep; 5,000 ppm is the usual workplace limit, from memory");
+    public static readonly Source MadeWeather = new(nameof(MadeWeather), SourceKind.Definition, "Daily clearness by Bendt et al. 1981, hours by Collares-Pereira and Rabl 1979, months to days by Rymes and Myers 2001, from memory; spreads common practice");
+    public static readonly Source EpwFormat = new(nameof(EpwFormat), SourceKind.FromMemory, "EnergyPlus Auxiliary Programs document: the EPW weather file format");
+
     private static readonly Dictionary<string, Source> ById = typeof(Sources)
         .GetFields(BindingFlags.Public | BindingFlags.Static)
         .Where(f => f.FieldType == typeof(Source))

@@ -1,0 +1,250 @@
+using Vanto.Core.Calculators;
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Survey;
+using static Vanto.Core.Quantities.QuantityKind;
+
+namespace Vanto.Core.Load;
+
+/// <summary>A rig in a few figures, for calculations without a job: one box, one skin, glass alike on both sides.</summary>
+public record BoxInput : DesignPart
+{
+    [Field(Length, 0.8, 40, Label = "Length inside")] public double LengthM { get; init; } = 5.4;
+    [Field(Length, 0.8, 20, Label = "Width")] public double WidthM { get; init; } = 1.9;
+    [Field(Length, 0.8, 10, Label = "Height")] public double HeightM { get; init; } = 1.9;
+    [Ask("Build", Options = "skins")] public string Skin { get; init; } = "van-steel";
+    [Field(SmallLength, 0, 0.5, Label = "Foam in walls and roof")] public double InsulationM { get; init; } = 0.025;
+    [Ask("Paint", Options = "paints")] public string Paint { get; init; } = "white";
+    [Field(Area, 0, 20, Label = "Glass on each long side")] public double GlassM2 { get; init; } = 0.45;
+    [Field(Latitude, -66, 66, Label = "Latitude")] public double LatitudeDeg { get; init; } = 34;
+    [Field(Length, -430, 5000, Label = "Altitude")] public double ElevationM { get; init; }
+    [Field(Temperature, -50, 60, Label = "Hottest hour")] public double DryBulbC { get; init; } = 38;
+    [Field(Temperature, -50, 60, Label = "Night low")] public double NightLowC { get; init; } = 20;
+    [Field(Percent, 3, 100, Label = "Humidity at the hottest hour")] public double HumidityPct { get; init; } = 25;
+    [Field(Angle, 0, 360, Label = "Nose points to")] public double HeadingDeg { get; init; } = 180;
+    [Field(QuantityKind.Number, 0, 60, Label = "Air changes an hour")] public double AirChangesPerHour { get; init; } = 1;
+    [Field(Count, 0, 60, Label = "People")] public int People { get; init; } = 2;
+    [Field(ElectricPower, 0, 20000, Label = "Devices inside, day and night")] public double DevicesW { get; init; } = 60;
+    [Field(Temperature, 16, 35, Label = "Held at")] public double SetpointC { get; init; } = 25;
+
+    internal SurveyDesign Survey()
+    {
+        var skin = new SkinDesign { Preset = Skin, Insulation = "pe-foam", InsulationM = InsulationM, Paint = Paint };
+        WindowDesign Glass(Side side) => new() { Name = side.ToString(), Side = side, WidthM = GlassM2 / (0.5 * HeightM), HeightM = 0.5 * HeightM };
+        return new SurveyDesign
+        {
+            Place = new PlaceDesign { LatitudeDeg = LatitudeDeg, ElevationM = ElevationM, DryBulbC = DryBulbC, NightLowC = NightLowC, HumidityPct = HumidityPct },
+            HeadingDeg = HeadingDeg,
+            Space = new SpaceDesign { LengthM = LengthM, WidthM = WidthM, HeightM = HeightM, AirChangesPerHour = AirChangesPerHour },
+            Roof = skin,
+            Walls = skin,
+            Windows = GlassM2 < 0.05 ? [] : [Glass(Side.Left), Glass(Side.Right)],
+            People = new PeopleDesign { Count = People },
+            Devices = DevicesW > 0 ? [new DeviceDesign { Name = "devices", PowerW = DevicesW }] : [],
+        };
+    }
+
+    internal SpaceDescription Space() => SurveyedSpace.Build(Survey(), SetpointC, 50);
+}
+
+/// <summary>Inputs of <see cref="LoadCalculators.Hold"/>.</summary>
+public sealed record HoldTimeInput : BoxInput
+{
+    [Field(Count, 0, 23, Label = "The unit stops at hour")] public int Hour { get; init; } = 15;
+}
+
+/// <summary>Inputs of <see cref="LoadCalculators.PeakIndoor"/>.</summary>
+public sealed record PeakIndoorInput : BoxInput
+{
+    [Field(Power, 0, 20000, Label = "Sensible cooling that the unit gives")] public double SensibleW { get; init; } = 1200;
+}
+
+/// <summary>Inputs of <see cref="LoadCalculators.Heating"/>.</summary>
+public sealed record DesignHeatingInput : BoxInput
+{
+    [Field(Temperature, -50, 20, Label = "Coldest night")] public double WinterC { get; init; } = -10;
+    [Field(Temperature, 3, 30, Label = "Heated to")] public double IndoorC { get; init; } = 20;
+    [Field(Speed, 0, 40, Label = "Wind")] public double WindMs { get; init; } = 4;
+}
+
+/// <summary>Inputs of <see cref="LoadCalculators.Balance"/>.</summary>
+public sealed record BalancePointInput : DesignPart
+{
+    [Field(Conductance, 1, 2000, Label = "The space loses")] public double ConductanceWK { get; init; } = 76.88;
+    [Field(Temperature, 3, 30, Label = "Heated to")] public double IndoorC { get; init; } = 20;
+    [Field(Power, 0, 20000, Label = "Sure gains")] public double GainsW { get; init; }
+    [Field(Power, 0, 30000, Label = "It gives at −15 °C")] public double AtMinus15W { get; init; } = 1800;
+    [Field(Power, 0, 30000, Label = "at −7 °C")] public double AtMinus7W { get; init; } = 2600;
+    [Field(Power, 0, 30000, Label = "at 8.3 °C")] public double At8W { get; init; } = 3500;
+}
+
+/// <summary>Inputs of <see cref="LoadCalculators.Year"/>.</summary>
+public sealed record YearRunInput : BoxInput
+{
+    [Field(Temperature, -20, 55, Label = "Mean daily maximum, hottest month")] public double SummerMaxC { get; init; } = 38;
+    [Field(Temperature, -30, 45, Label = "Mean daily maximum, coldest month")] public double WinterMaxC { get; init; } = 16;
+    [Field(TemperatureDifference, 2, 25, Label = "Day above night")] public double DailyRangeK { get; init; } = 13;
+    [Field(Fraction, 0.25, 0.75, Label = "Clearness")] public double Clearness { get; init; } = 0.6;
+    [Field(Percent, 5, 98, Label = "Mean humidity")] public double MeanHumidityPct { get; init; } = 40;
+    [Field(Temperature, 3, 30, Label = "Heated to")] public double HeatC { get; init; } = 18;
+    [Field(Count, 1, 1000000, Label = "Seed")] public int Seed { get; init; } = 1;
+
+    /// <summary>Twelve months between the two, the hottest in July (January south of the equator).</summary>
+    internal IReadOnlyList<MonthClimate> Months() => [.. Enumerable.Range(0, 12).Select(m =>
+    {
+        var season = Math.Cos(2 * Math.PI * (m - (LatitudeDeg >= 0 ? 6 : 0)) / 12);
+        var max = (SummerMaxC + WinterMaxC) / 2 + (SummerMaxC - WinterMaxC) / 2 * season;
+        return new MonthClimate { MaxC = max, MinC = max - DailyRangeK, Clearness = Clearness, HumidityPct = MeanHumidityPct };
+    })];
+
+    internal WeatherYear Weather() => new WeatherGenerator(new WeatherPlace("made", LatitudeDeg, 0, 0, ElevationM), Months()).Year((ulong)Seed);
+}
+
+/// <summary>Load calculations on their own.</summary>
+public static class LoadCalculators
+{
+    private const int StepS = 300;
+
+    /// <summary>How much must go out.</summary>
+    [Calculator("design-cooling-load", "Cooling load of a box", "How many watts on the design day, and what causes them.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.SolAir), nameof(Sources.Glass), nameof(Sources.People)])]
+    public static CalculationResult CoolingLoad(BoxInput i)
+    {
+        var space = i.Space();
+        var (load, _) = DesignCoolingLoad.Solve(space, DesignDay.Steps(space.Weather, StepS));
+        var result = new ResultBuilder()
+            .Step("UA", "Skin and glass lose", "Σ U·A", $"{space.Faces.Count} faces, {space.Windows.Count} windows", new ThermalSpace(space).SkinWK, Conductance, Sources.Films)
+            .Step("Q", "Peak load", "heat balance, the day repeated", $"hour {load.PeakHour + 1}", load.PeakW, Power, Sources.HeatBalance)
+            .Number("h", "in the hour that begins at", load.PeakHour, HourOfDay)
+            .Number("SHR", "Sensible share", load.PeakSensibleShare, Fraction)
+            .Step("Q_day", "Heat of the day", "Σ hourly means", $"24 h", load.DayWh, HeatEnergy, Sources.HeatBalance);
+        foreach (var cause in Enum.GetValues<Cause>())
+            result.Number(cause.ToString(), Calls.Name(cause), load.ByCause[(int)cause][load.PeakHour], Power);
+        return result.Done();
+    }
+
+    /// <summary>Which way to park.</summary>
+    [Calculator("heading-sweep", "Which way to park", "The peak load of a box at sixteen headings.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.Transposition)])]
+    public static CalculationResult Headings(BoxInput i)
+    {
+        var space = i.Space();
+        var held = new HeldLoad(DesignDay.Steps(space.Weather, StepS));
+        var sweep = Enumerable.Range(0, 16).Select(k => (Heading: k * 22.5, held.Solve(space with { HeadingDeg = k * 22.5 }).PeakW)).ToList();
+        var (best, worst) = (sweep.MinBy(s => s.PeakW), sweep.MaxBy(s => s.PeakW));
+        var result = new ResultBuilder()
+            .Step("best", "Best heading", "smallest of 16 peaks", $"{best.PeakW:0} W", best.Heading, Degrees, Sources.HeatBalance)
+            .Step("worst", "Worst heading", "largest of 16 peaks", $"{worst.PeakW:0} W", worst.Heading, Degrees, Sources.HeatBalance);
+        foreach (var (heading, watts) in sweep)
+            result.Number($"{heading:0.#}°", FormattableString.Invariant($"nose to {heading:0.#}°"), watts, Power);
+        return result.Done();
+    }
+
+    /// <summary>What would buy most.</summary>
+    [Calculator("load-sensitivity", "What a change buys", "Each measure on a box, on its own, the largest first.", SourceIds = [nameof(Sources.HeatBalance)])]
+    public static CalculationResult Sensitivity(BoxInput i)
+    {
+        var assessment = LoadStation.Assess(i.Survey(), new LoadDesign { SetpointC = i.SetpointC });
+        var result = new ResultBuilder().Step("Q", "Peak load now", "heat balance", $"hour {assessment.PeakHour + 1}", assessment.PeakW, Power, Sources.HeatBalance);
+        foreach (var measure in assessment.Measures)
+            result.Step(measure.Id, measure.Words, "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power, Sources.HeatBalance);
+        return result.Done();
+    }
+
+    /// <summary>Closed up in the sun.</summary>
+    [Calculator("heat-soak", "Closed up in the sun", "How hot a box gets with nobody in and nothing cooling.", SourceIds = [nameof(Sources.HeatBalance)])]
+    public static CalculationResult Soak(BoxInput i)
+    {
+        var space = i.Space();
+        var soak = new HeatSoak(space, DesignDay.Steps(space.Weather, StepS));
+        return new ResultBuilder()
+            .Step("T", "It reaches", "the day repeated, air floating", $"{space.Weather.DryBulbC} °C outdoors", soak.Peak.AirC, Temperature, Sources.HeatBalance)
+            .Number("h", "at", soak.Peak.Hour, HourOfDay)
+            .Number("T_15", "at 15:00 it stands at", soak.At(15), Temperature).Done();
+    }
+
+    /// <summary>How long it is safe after a power cut.</summary>
+    [Calculator("hold-time", "Minutes after the unit stops", "How long a held box stays below temperatures once nothing cools.", SourceIds = [nameof(Sources.HeatBalance)])]
+    public static CalculationResult Hold(HoldTimeInput i)
+    {
+        var space = i.Space();
+        var drivers = SpaceDrivers.Build(space, DesignDay.Steps(space.Weather, StepS));
+        double[] limits = [28, 30, 32, 35];
+        var minutes = HeatSoak.HoldTime(space, drivers, DesignCoolingLoad.Solve(space, drivers).Settled, i.Hour, limits);
+        var result = new ResultBuilder();
+        result.Working.Given("T_0", "held at", space.SetpointC, "°C", Sources.HeatBalance).Step("t", "60 s steps from the held day", $"from {i.Hour} h", minutes[0] ?? HeatSoak.HoldLimitMinutes, "min", Sources.HeatBalance);
+        for (var k = 0; k < limits.Length; k++)
+            result.Words($"{limits[k]} °C", FormattableString.Invariant($"until {limits[k]} °C"), minutes[k] is { } m ? FormattableString.Invariant($"{m:0} min") : "not within 12 h");
+        return result.Done();
+    }
+
+    /// <summary>What if it is too small.</summary>
+    [Calculator("peak-indoor-with-capacity", "If the unit is too small", "How warm a box gets on the design day with a limited unit.", SourceIds = [nameof(Sources.HeatBalance)])]
+    public static CalculationResult PeakIndoor(PeakIndoorInput i)
+    {
+        var space = i.Space();
+        var (peak, hour, above) = HeatSoak.PeakIndoorWithCapacity(space, SpaceDrivers.Build(space, DesignDay.Steps(space.Weather, StepS)), _ => i.SensibleW);
+        return new ResultBuilder()
+            .Step("T", "Warmest it gets", "the day repeated, cooling limited", $"{i.SensibleW} W sensible", peak, Temperature, Sources.HeatBalance)
+            .Number("h", "at", hour, HourOfDay)
+            .Number("t", "above the set-point by half a kelvin for", above, Hours).Done();
+    }
+
+    /// <summary>Heating load.</summary>
+    [Calculator("design-heating-load", "Heating load", "What a box loses in the coldest night, steady and without sun.", SourceIds = [nameof(Sources.Films)])]
+    public static CalculationResult Heating(DesignHeatingInput i)
+    {
+        var load = HeatingLoad.Design(i.Space(), i.IndoorC, i.WinterC, i.WindMs);
+        return new ResultBuilder()
+            .Step("UA", "It loses", "ΣUA + ribs + air, winter films", $"wind {i.WindMs} m/s", load.ConductanceWK, Conductance, Sources.Films)
+            .Step("Q", "Heating load", "Σ U·A·ΔT + ṁ·c·ΔT", $"{i.IndoorC} − ({i.WinterC}) K", load.TotalW, Power, Sources.Films)
+            .Number("roof", "roof", load.RoofW, Power).Number("walls", "walls", load.WallsW, Power).Number("floor", "floor", load.FloorW, Power)
+            .Number("glass", "glass", load.GlassW, Power).Number("air", "air", load.AirW, Power).Done();
+    }
+
+    /// <summary>Where the heat pump's capacity meets the loss.</summary>
+    [Calculator("balance-point", "Balance point", "Down to which temperature a heat pump carries the space alone.", SourceIds = [nameof(Sources.Arithmetic)])]
+    public static CalculationResult Balance(BalancePointInput i)
+    {
+        var (kind, outdoor) = HeatingLoad.BalancePoint([(-15, i.AtMinus15W), (-7, i.AtMinus7W), (8.3, i.At8W)], i.ConductanceWK, i.IndoorC, i.GainsW);
+        return new ResultBuilder()
+            .Step("t", "Balance point", "Q_hp(t) = UA·(t_i − t) − gains, linear between the points", $"UA {i.ConductanceWK} W/K", outdoor, Temperature, Sources.Arithmetic)
+            .Words("kind", "It lies", kind switch { BalanceKind.At => "on the curve", BalanceKind.BelowLowest => "below the lowest point: it carries all of the curve", _ => "above the highest point: it carries none of it" }).Done();
+    }
+
+    /// <summary>A year.</summary>
+    [Calculator("year-run", "A year of the box", "How often and how hard a box is cooled and heated through a made year.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.MadeWeather)])]
+    public static CalculationResult Year(YearRunInput i)
+    {
+        if (i.HeatC >= i.SetpointC)
+            throw new InputException("heatC", $"{i.HeatC} °C", FormattableString.Invariant($"heatC: heating to {i.HeatC} °C must stay below the {i.SetpointC} °C held in summer"));
+        var year = new YearRun(i.Space(), i.Weather()).Run(i.HeatC);
+        return new ResultBuilder()
+            .Step("Q_s", "Sensible cooling", "Σ hours", $"{year.CoolingHours} cooling hours", year.SensibleKWh * 1000, HeatEnergy, Sources.HeatBalance)
+            .Number("Q_l", "Moisture", year.LatentKWh * 1000, HeatEnergy)
+            .Step("Q_h", "Heating", "Σ hours", $"to {i.HeatC} °C", year.HeatingKWh * 1000, HeatEnergy, Sources.HeatBalance)
+            .Number("Q_max", "Largest hour", year.PeakW, Power)
+            .Number("n", "Hours that need cooling", year.CoolingHours, Count).Done();
+    }
+
+    /// <summary>Which month to size for.</summary>
+    [Calculator("worst-design-month", "Worst month", "Low sun on large side windows can beat the hottest month.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.Trade)])]
+    public static CalculationResult WorstMonth(YearRunInput i)
+    {
+        var space = i.Space();
+        var months = i.Months();
+        var top = months.Max(m => m.MaxC);
+        var wet = MoistAir.WetBulb(i.DryBulbC, space.Weather.HumidityRatioAtPeak, space.Weather.PressurePa);
+        var peaks = months.Select((m, k) =>
+        {
+            var dry = i.DryBulbC - (top - m.MaxC);
+            var ratio = Math.Max(1e-4, MoistAir.RatioFromWetBulb(dry, Math.Min(dry, wet - 0.6 * (top - m.MaxC)), space.Weather.PressurePa));
+            var there = space with { Weather = space.Weather with { Month = k + 1, Day = 21, DryBulbC = dry, HumidityRatioAtPeak = ratio } };
+            return new HeldLoad(DesignDay.Steps(there.Weather, 900)).Solve(there).PeakW;
+        }).ToList();
+        var worst = peaks.IndexOf(peaks.Max());
+        var result = new ResultBuilder().Step("m", "Worst month", "DB_m = DB − (max − max_m), wet bulb 0.6 of it; the largest peak", $"{peaks[worst]:0} W", worst + 1, Count, Sources.Trade);
+        for (var m = 0; m < 12; m++)
+            result.Number($"{m + 1}", $"month {m + 1}", peaks[m], Power);
+        return result.Done();
+    }
+}
