@@ -30,6 +30,22 @@ public sealed class Screen : IDisposable
     /// <summary>Opens a path.</summary>
     public void Go(string path) => Driver.Navigate().GoToUrl(new Uri(_address, path));
 
+    /// <summary>Opens a station of a rig by the rig's name.</summary>
+    public void OpenRig(string name, string station)
+    {
+        Go("/");
+        var address = See($"[data-rig=\"{name}\"]").GetAttribute("href")!;
+        Driver.Navigate().GoToUrl(address[..address.LastIndexOf('/')] + "/" + station);
+        See(".verdict .headline");
+    }
+
+    /// <summary>Opens a group of fields that is folded.</summary>
+    public void Unfold(string title)
+    {
+        var summary = Wait(() => All("details:not([open]) > summary").FirstOrDefault(e => e.Text.Contains(title, StringComparison.OrdinalIgnoreCase)), $"a folded group \"{title}\"");
+        summary.SendKeys(Keys.Enter);
+    }
+
     /// <summary>The one element, once it is there and shown.</summary>
     public IWebElement See(string css) => Wait(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed), css);
 

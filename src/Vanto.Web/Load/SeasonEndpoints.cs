@@ -22,7 +22,7 @@ public static class SeasonEndpoints
     {
         var rig = api.MapGroup("/rigs/{id:guid}").WithTags("load");
         rig.MapGet("/season", Season);
-        rig.MapPost("/weather", Attach).Accepts<string>("text/plain");
+        rig.MapPost("/weather", Attach);
         rig.MapGet("/weather.epw", Export);
     }
 

@@ -27,6 +27,6 @@ public static class UnitEndpoints
             var own = view.Design.Unit.Own.Where(o => read.All(r => r.Id != o.Id)).Concat(read).ToList();
             await desk.Patch(id, new RigPatch(view.Revision, "units.csv", UnitSystem.Metric, false, [new FieldChange("/unit/own", null, JsonSerializer.SerializeToNode(own, JobFile.Json))], "units read from CSV"));
             return TypedResults.Ok((await desk.View(id))!);
-        }).Accepts<string>("text/csv");
+        });
     }
 }

@@ -20,7 +20,7 @@ export function parted(inside: number, kind: QuantityKind): { number: string; sy
   if (thousands.has(kind) && Math.abs(value) >= 1000 && ['W', 'VA', 'Wh'].includes(symbol)) {
     value /= 1000;
     symbol = 'k' + symbol;
-    decimals = 2;
+    decimals = Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 20 ? 1 : 2;
   } else if (kind === 'number' || kind === 'resistance') {
     decimals = value === 0 ? 0 : Math.max(0, Math.min(6, 3 - Math.floor(Math.log10(Math.abs(value)))));
   }

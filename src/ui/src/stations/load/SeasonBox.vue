@@ -100,7 +100,7 @@ function bar(name: string, key: 'coolingKWh' | 'heatingKWh', color: string) {
         {{ busy ? 'running the year' : 'run the year' }}
       </button>
       <label class="plain file">read a weather file (EPW) <input type="file" accept=".epw" data-epw @change="read" /></label>
-      <a v-if="months === 12" class="plain" :href="`/api/rigs/${rig.id}/weather.epw`" download>save the made weather as EPW</a>
+      <a v-if="months === 12" class="button" :href="`/api/rigs/${rig.id}/weather.epw`" download>save the made weather as EPW</a>
     </p>
     <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>
     <p v-if="made && months !== 12" class="soft">

@@ -8,7 +8,7 @@ import { shown, symbolOf, toShown } from '../../parts/show';
 /** From closed up in the sun to the set-point with the chosen unit; and what each school would take. */
 const props = defineProps<{ pull: PullDownView; schools: SchoolSize[]; setpointC: number }>();
 const words: Record<string, string> = { justEnough: 'just enough', oversizedOnPurpose: 'oversized on purpose' };
-const minutes = (m: number | null) => (m === null ? 'not in 6 h' : m < 100 ? `${m} min` : `${(m / 60).toFixed(1)} h`);
+const minutes = (m: number | null) => (m === null ? 'not in 6 h' : m < 100 ? `${m} min` : shown(m / 60, 'hours'));
 const option = computed(() => ({
   animation: false,
   grid: { left: 40, right: 12, top: 18, bottom: 38 },

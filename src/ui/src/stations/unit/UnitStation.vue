@@ -153,8 +153,8 @@ const chart = computed(() => ({
           </template>
         </AskRows>
         <p class="csv">
-          <a class="plain" :href="`/api/rigs/${rig.id}/units.csv`" download>save own as CSV</a>
-          <a class="plain" :href="`/api/rigs/${rig.id}/units.csv?catalogue=true`" download>save the catalogue</a>
+          <a class="button" :href="`/api/rigs/${rig.id}/units.csv`" download>save own as CSV</a>
+          <a class="button" :href="`/api/rigs/${rig.id}/units.csv?catalogue=true`" download>save the catalogue</a>
           <label class="plain file">read CSV <input type="file" accept=".csv" data-csv @change="readCsv" /></label>
         </p>
         <ul v-if="csvErrors.length" class="severity-stop" role="alert">
