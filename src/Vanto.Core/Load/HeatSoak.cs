@@ -101,8 +101,7 @@ public sealed class HeatSoak
             var free = (model.HubB - sensible) / model.HubA;
             model.End(free);
             var gain = _drivers.PeopleLatentW[k] + _drivers.ApplianceLatentW[k] - latent;
-            ratio = (ratio + step / store * (exchange * _drivers.OutdoorRatio[k] + gain / MoistAir.VaporisationJPerKg)) / (1 + step * exchange / store);
-            ratio = Math.Max(1e-5, ratio);
+            ratio = Math.Max(1e-5, MoistureStep(ratio, step, store, exchange, _drivers.OutdoorRatio[k], gain));
             air.Add(model.AirC);
             humidity.Add(MoistAir.RelativeHumidity(model.AirC, ratio, pressure));
             if (model.AirC <= _space.SetpointC)
@@ -110,6 +109,16 @@ public sealed class HeatSoak
         }
         return new PullDownResult(start, null, humidity[^1], model.MassC, model.AirC, [.. air], [.. humidity]);
     }
+
+    /// <summary>Humidity ratio of a room after a step: air exchanged, moisture gained, linings taking it up.</summary>
+    /// <param name="ratio">At the start, kg/kg.</param>
+    /// <param name="seconds">Of the step.</param>
+    /// <param name="storeKg">Dry air of the room times what its linings add.</param>
+    /// <param name="exchangeKgS">Air exchanged.</param>
+    /// <param name="outdoorRatio">Outdoors.</param>
+    /// <param name="gainW">Latent gains less the coil's drying.</param>
+    public static double MoistureStep(double ratio, double seconds, double storeKg, double exchangeKgS, double outdoorRatio, double gainW) =>
+        (ratio + seconds / storeKg * (exchangeKgS * outdoorRatio + gainW / MoistAir.VaporisationJPerKg)) / (1 + seconds * exchangeKgS / storeKg);
 
     /// <summary>Minutes until the held space reaches temperatures once the unit stops; null where it does not within twelve hours.</summary>
     /// <param name="space">The space.</param>

@@ -123,6 +123,36 @@ public static class LoadCalculators
         return result.Done();
     }
 
+    /// <summary>The engine itself.</summary>
+    [Calculator("space-model", "Heat balance of a box", "What a lived-in box does by itself through the repeating design day, and whether its energy closes.", SourceIds = [nameof(Sources.HeatBalance)])]
+    public static CalculationResult Model(BoxInput i)
+    {
+        var space = i.Space();
+        var drivers = SpaceDrivers.Build(space, DesignDay.Steps(space.Weather, StepS));
+        var model = new ThermalSpace(space);
+        model.Prepare(StepS);
+        model.Reset(space.SetpointC);
+        double warm = double.MinValue, cold = double.MaxValue, off = 0;
+        for (var day = 0; day < 20; day++)
+        {
+            (warm, cold, off) = (double.MinValue, double.MaxValue, 0);
+            for (var k = 0; k < drivers.Steps; k++)
+            {
+                var before = model.StoredJ;
+                var (convective, radiant) = drivers.GainSplit(k);
+                model.Begin(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+                model.End(model.HubB / model.HubA);
+                var heat = (model.FlowFromOutside(drivers.At(k)) + model.Infiltration * (drivers.OutdoorC[k] - model.AirC) + convective + radiant) * StepS;
+                off = Math.Max(off, Math.Abs(model.StoredJ - before - heat));
+                (warm, cold) = (Math.Max(warm, model.AirC), Math.Min(cold, model.AirC));
+            }
+        }
+        return new ResultBuilder()
+            .Step("T_max", "Warmest, nothing cooling", "T = B/A each 300 s, day 20", $"{model.NodeCount} nodes", warm, Temperature, Sources.HeatBalance)
+            .Number("T_min", "Coolest", cold, Temperature)
+            .Step("r", "Largest fault of the energy balance, J a step", "Σ heat in − Δ stored", $"{drivers.Steps} steps", off, QuantityKind.Number, Sources.HeatBalance).Done();
+    }
+
     /// <summary>Which way to park.</summary>
     [Calculator("heading-sweep", "Which way to park", "The peak load of a box at sixteen headings.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.Transposition)])]
     public static CalculationResult Headings(BoxInput i)

@@ -124,6 +124,8 @@ public static class LoadStation
         };
     }
 
+    private static double Night(LoadDay day) => Enumerable.Range(0, 24).Where(h => h >= 21 || h < 7).Sum(h => Math.Max(0, day.Total(h)));
+
     private static double[] Rounded(double[] watts) => Array.ConvertAll(watts, w => Math.Round(w, 2));
 
     private static SoakView Soak(RigDay day, HeatSoak soaked, int peakHour)
@@ -213,8 +215,9 @@ public static class LoadStation
             new Figure("of it sensible", day.SensibleW[peak], QuantityKind.Power, working.Done()),
             new Figure("of it moisture", day.LatentW[peak], QuantityKind.Power, working.Done()),
             new Figure("Heat of the day", day.DayWh, QuantityKind.HeatEnergy, Working.Start().Step("Q_day", "Σ of 24 hourly means × 1 h", $"peak {day.PeakW:0} W", day.DayWh, "Wh", Sources.HeatBalance).Done()),
+            new Figure("of it by night", Night(day), QuantityKind.HeatEnergy, Working.Start().Step("Q_night", "Σ of the hourly means from 21:00 to 07:00", $"10 of 24 hours", Night(day), "Wh", Sources.HeatBalance).Done()),
             new Figure("Closed up it reaches", soak.PeakC, QuantityKind.Temperature, Working.Start().Step("T", "the day repeated with nobody in, nothing on and nothing cooling", $"at {soak.PeakHour:0.0} h", soak.PeakC, "°C", Sources.HeatBalance).Done()),
-            new Figure("Heat in the coldest night", heating.TotalW, QuantityKind.Power, Working.Start()
+            new Figure("Coldest night takes", heating.TotalW, QuantityKind.Power, Working.Start()
                 .Given("ΣUA + ṁc", "skin, glass, ribs and air, winter films", heating.ConductanceWK, "W/K", Sources.Films)
                 .Step("roof", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.RoofW, "W", Sources.Films)
                 .Step("walls", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.WallsW, "W", Sources.Films)

@@ -40,6 +40,7 @@ public static class QuantityTable
     {
         yield return Same(Number, "number", "", 2);
         yield return Same(Count, "count", "", 0);
+        yield return Same(Ratio, "ratio", "", 2);
         var percent = Unit("%", 0.01, 0, "percent", "pct");
         yield return new(Fraction, "share", percent, percent);
         yield return Same(Percent, "percentage", "%", 0, "percent", "pct", "rh", "%rh");

@@ -183,8 +183,9 @@ public static class UnitStation
             yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), remedies);
         }
         var rule = Capacity.AreaRuleW(load.Space.FloorM2);
+        var skin = load.Space.Faces.Sum(f => f.AreaM2) + load.Space.Windows.Sum(w => w.AreaM2);
         if (load.PeakW / rule is > 1.4 or < 0.7)
-            yield return new Finding("cap.area-rule", Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The area rule was made for houses."), []);
+            yield return new Finding("cap.area-rule", Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has {skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
         if (chosen.HoursBelowMin > 0 && oversized)
             yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), remedies);
         if (load.Day.SensibleW[MildEveningHour] < QuietEveningShare * load.PeakSensibleW)

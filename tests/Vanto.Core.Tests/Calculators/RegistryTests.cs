@@ -11,7 +11,7 @@ public class RegistryTests
     [InlineData("layer-u bridging surface-film sol-air glazing sky-temperature")]
     [InlineData("door-exchange carbon-dioxide")]
     [InlineData("design-cooling-load load-sensitivity heading-sweep heat-soak pull-down hold-time peak-indoor-with-capacity")]
-    [InlineData("design-heating-load balance-point year-run")]
+    [InlineData("space-model design-heating-load balance-point year-run")]
     [InlineData("capacity-derate bypass-coil equilibrium-humidity required-capacity part-load-hours area-rule capacity-advice")]
     public void Every_calculation_of_climate_and_load_is_on_the_bench(string names) =>
         names.Split(' ').ShouldBeSubsetOf(CalculatorRegistry.All.Keys);

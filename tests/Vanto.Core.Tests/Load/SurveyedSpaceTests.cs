@@ -154,5 +154,71 @@ public class SurveyedSpaceTests
         (model.SkinWK / 10).ShouldBe(0.718058, 1e-6);
     }
 
+    /// <summary>Closed form: one capacity behind one conductance, 50 to 20 °C, is 20 + 30·(1 + Δt/τ)^−n at every step length.</summary>
+    [Theory]
+    [InlineData(60)]
+    [InlineData(300)]
+    [InlineData(900)]
+    public void Decay_is_the_implicit_one_at_any_step(double step)
+    {
+        var air = DesignCoolingLoadTests.Space("van") with { Faces = [], Windows = [], FloorM2 = 1e-9, AirChangesPerHour = 2 };
+        var model = new ThermalSpace(air);
+        model.Prepare(step);
+        model.Reset(50);
+        var before = model.StoredJ;
+        model.Reset(20);
+        var tau = (before - model.StoredJ) / 30 / model.Infiltration;
+        model.Reset(50);
+        var steps = (int)(7200 / step);
+        for (var k = 0; k < steps; k++)
+        {
+            model.Begin([], 20, 0, 0);
+            model.End(model.HubB / model.HubA);
+        }
+        model.AirC.ShouldBe(20 + 30 * Math.Pow(1 + step / tau, -steps), 1e-6);
+        model.AirC.ShouldBe(20 + 30 * Math.Exp(-7200 / tau), 0.8, "and near the exact decay");
+    }
+
+    /// <summary>Periodic flow through walls, W/m²K and lag in hours: chains computed outside this project; exact by ISO 13786 matrices (from memory).</summary>
+    [Theory]
+    [InlineData("concrete,0.150 xps,0.050 gypsum,0.0125", 0.297115, 5.25690, 0.305282)]
+    [InlineData("softwood,0.022 glass-wool,0.090 gypsum,0.0125", 0.366362, 1.24304, 0.369786)]
+    [InlineData("xps,0.050 concrete,0.150", 0.166713, 5.99070, 0.170100)]
+    public void Periodic_flow_through_a_wall(string layers, double amplitude, double lag, double exact)
+    {
+        var wall = layers.Split(' ').Select(l => l.Split(',')).Select(l => Layer.Of(l[0], double.Parse(l[1], System.Globalization.CultureInfo.InvariantCulture))).ToList();
+        var chain = new SkinChains([SkinChain.Of(new OpaqueFace("wall", FaceKind.Wall, 1, 90, 0, wall, 0, 0), 25, 0.13)]);
+        chain.Prepare(300);
+        double sine = 0, cosine = 0;
+        for (var k = 0; k < 288 * 40; k++)
+        {
+            var angle = 2 * Math.PI * (k + 1) / 288;
+            var drive = Math.Sin(angle);
+            chain.Forward([drive]);
+            chain.Back(0);
+            if (k < 288 * 39)
+                continue;
+            sine += chain.FlowToAir(0, drive, 0) * Math.Sin(angle) / 144;
+            cosine += chain.FlowToAir(0, drive, 0) * Math.Cos(angle) / 144;
+        }
+        var reached = Math.Sqrt(sine * sine + cosine * cosine);
+        reached.ShouldBe(amplitude, amplitude * 0.005);
+        reached.ShouldBe(exact, exact * 0.03);
+        (Math.Atan2(-cosine, sine) / (2 * Math.PI) * 24).ShouldBe(lag, 0.03);
+    }
+
+    /// <summary>Moisture of a room: computed outside this project; exact 0.0175744, limit 0.0199960.</summary>
+    [Fact]
+    public void Moisture_comes_to_its_balance()
+    {
+        var ratio = 0.016;
+        for (var k = 0; k < 24; k++)
+            ratio = HeatSoak.MoistureStep(ratio, 300, 23 * 5, 0.008, 0.010, 200);
+        ratio.ShouldBe(0.0175619, 1e-7);
+        for (var k = 0; k < 5000; k++)
+            ratio = HeatSoak.MoistureStep(ratio, 300, 23 * 5, 0.008, 0.010, 200);
+        ratio.ShouldBe(0.0199960, 1e-7);
+    }
+
     private static double Peak(SurveyDesign survey) => LoadStation.Assess(survey, Load).PeakW;
 }

@@ -26,7 +26,7 @@ const rig = useRig();
 .figures {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 28px;
+  gap: 4px 20px;
   margin: 0 0 10px;
 }
 dt {
