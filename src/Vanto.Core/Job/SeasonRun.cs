@@ -16,8 +16,6 @@ public sealed record SeasonResult(
 /// <summary>Runs a rig through a year of weather; long work beside the assessment.</summary>
 public static class SeasonRun
 {
-    private const double WetBulbFallsWith = 0.6;
-
     /// <summary>Weather made from the climate's months.</summary>
     /// <exception cref="InputException">Not twelve months.</exception>
     public static WeatherYear Made(SurveyDesign survey)
@@ -40,7 +38,7 @@ public static class SeasonRun
         var drivers = SpaceDrivers.Build(space, weather.Steps(900), 900);
         var run = new YearRun(space, drivers, 900);
         var (held, free) = (run.Run(design.Load.HeatC), run.Run(design.Load.HeatC, cool: false));
-        var peaks = DesignPeaks(design, space);
+        var peaks = design.Survey.Climate.Months.Count == 12 ? WorstDesignMonth.Peaks(space, [.. design.Survey.Climate.Months.Select(m => m.MaxC)]) : null;
         var months = Enumerable.Range(1, 12).Select(m =>
         {
             var hours = Enumerable.Range(0, weather.Hours).Where(h => MonthOf(weather, h) == m).ToList();
@@ -54,25 +52,6 @@ public static class SeasonRun
     }
 
     private static int MonthOf(WeatherYear weather, int hour) => new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays((weather.FirstDay - 1 + hour / 24) % 365).Month;
-
-    /// <summary>The design peak of each month: the design day shifted with the monthly maxima (common practice); low sun on large side windows can beat the hottest month.</summary>
-    private static double[]? DesignPeaks(JobDesign design, SpaceDescription space)
-    {
-        var months = design.Survey.Climate.Months;
-        if (months.Count != 12)
-            return null;
-        var top = months.Max(m => m.MaxC);
-        var weather = space.Weather;
-        var wet = MoistAir.WetBulb(weather.DryBulbC, weather.HumidityRatioAtPeak, weather.PressurePa);
-        return [.. months.Select((month, i) =>
-        {
-            var cooler = top - month.MaxC;
-            var dry = weather.DryBulbC - cooler;
-            var ratio = Math.Max(1e-4, MoistAir.RatioFromWetBulb(dry, Math.Min(dry, wet - WetBulbFallsWith * cooler), weather.PressurePa));
-            var there = space with { Weather = weather with { Month = i + 1, Day = 21, DryBulbC = dry, HumidityRatioAtPeak = ratio } };
-            return new HeldLoad(DesignDay.Steps(there.Weather, 900)).Solve(there).PeakW;
-        })];
-    }
 
     private static IEnumerable<Finding> Findings(JobDesign design, YearResult year, PartLoadYear? part, AcUnit? unit, int? worst, double[]? peaks)
     {

@@ -260,18 +260,8 @@ public static class LoadCalculators
     [Calculator("worst-design-month", "Worst month", "Low sun on large side windows can beat the hottest month.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.Trade)])]
     public static CalculationResult WorstMonth(YearRunInput i)
     {
-        var space = i.Space();
-        var months = i.Months();
-        var top = months.Max(m => m.MaxC);
-        var wet = MoistAir.WetBulb(i.DryBulbC, space.Weather.HumidityRatioAtPeak, space.Weather.PressurePa);
-        var peaks = months.Select((m, k) =>
-        {
-            var dry = i.DryBulbC - (top - m.MaxC);
-            var ratio = Math.Max(1e-4, MoistAir.RatioFromWetBulb(dry, Math.Min(dry, wet - 0.6 * (top - m.MaxC)), space.Weather.PressurePa));
-            var there = space with { Weather = space.Weather with { Month = k + 1, Day = 21, DryBulbC = dry, HumidityRatioAtPeak = ratio } };
-            return new HeldLoad(DesignDay.Steps(there.Weather, 900)).Solve(there).PeakW;
-        }).ToList();
-        var worst = peaks.IndexOf(peaks.Max());
+        var peaks = WorstDesignMonth.Peaks(i.Space(), [.. i.Months().Select(m => m.MaxC)]);
+        var worst = Array.IndexOf(peaks, peaks.Max());
         var result = new ResultBuilder().Step("m", "Worst month", "DB_m = DB − (max − max_m), wet bulb 0.6 of it; the largest peak", $"{peaks[worst]:0} W", worst + 1, Count, Sources.Trade);
         for (var m = 0; m < 12; m++)
             result.Number($"{m + 1}", $"month {m + 1}", peaks[m], Power);

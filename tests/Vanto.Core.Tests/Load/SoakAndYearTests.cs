@@ -138,6 +138,19 @@ public class SoakAndYearTests
         part.EnergyBelowShare.ShouldBe(energy, 0.012);
     }
 
+    /// <summary>The bus's worst month is August, not the hottest July.</summary>
+    [Fact]
+    public void Low_sun_makes_another_month_the_worst()
+    {
+        var peaks = WorstDesignMonth.Peaks(DesignCoolingLoadTests.Space("bus"), [.. SheetClimates.Bus.Select(m => m.MaxC)]);
+        Array.IndexOf(peaks, peaks.Max()).ShouldBe(7);
+        peaks[6].ShouldBe(4636, 47);
+        peaks[7].ShouldBe(4729, 48);
+        peaks[5].ShouldBe(4396, 45);
+        peaks[8].ShouldBe(4265, 45);
+        peaks[0].ShouldBe(1200, 25);
+    }
+
     [Theory]
     [InlineData(300, 2.52, 7.14286, 0.825)]
     [InlineData(600, 2.88, 12.5, 0.90)]

@@ -250,22 +250,6 @@ main {
   font-weight: 620;
   padding: 0 4px;
 }
-.file {
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
-  background: var(--raised);
-  padding: 5px 12px;
-  min-height: 34px;
-  cursor: pointer;
-}
-.file:focus-within {
-  outline: 3px solid var(--focus);
-}
-.file input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-}
 .law {
   margin-top: 18px;
   font-size: 13.5px;

@@ -145,19 +145,4 @@ function bar(name: string, key: 'coolingKWh' | 'heatingKWh', color: string) {
 .plain {
   text-decoration: none;
 }
-.file {
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
-  background: var(--raised);
-  padding: 5px 12px;
-  cursor: pointer;
-}
-.file:focus-within {
-  outline: 3px solid var(--focus);
-}
-.file input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-}
 </style>
