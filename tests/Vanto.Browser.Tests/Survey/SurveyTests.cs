@@ -50,8 +50,10 @@ public sealed class SurveyTests : IClassFixture<DemoServer>, IDisposable
             change();
             _screen.Until(() => _screen.See("[data-ledger='heat'] b").Text != before, "the load moves");
         }
+        _screen.Unfold("Further spaces");
         Moves(() => _screen.Press("one more space"));
         Moves(() => _screen.Press("one more entry"));
+        _screen.Unfold("Shade");
         _screen.Press("one more shade");
         _screen.Saved();
         Moves(() => _screen.Choose("/survey/shades/0/kind", "building"));
