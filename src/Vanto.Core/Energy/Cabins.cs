@@ -8,10 +8,11 @@ public sealed class SpaceCabin : IEnergyCabin
     private readonly ThermalSpace _space;
     private readonly SpaceDrivers _drivers;
     private readonly int _firstStep;
+    private readonly int _stepsHeld;
 
     /// <summary>Begins from a settled model.</summary>
     /// <param name="space">The space.</param>
-    /// <param name="drivers">Its day, in the run's step.</param>
+    /// <param name="drivers">Its day, in the run's step or coarser: what drives it then holds over several steps.</param>
     /// <param name="settled">State to begin from.</param>
     /// <param name="wetBulbC">Indoor wet bulb, held.</param>
     /// <param name="firstStep">Step of the day that the run begins at.</param>
@@ -20,6 +21,7 @@ public sealed class SpaceCabin : IEnergyCabin
     {
         _drivers = drivers;
         _firstStep = firstStep;
+        _stepsHeld = Math.Max(1, (int)Math.Round(drivers.StepS / stepS));
         WetBulbC = wetBulbC;
         _space = new ThermalSpace(space);
         _space.Prepare(stepS);
@@ -35,7 +37,7 @@ public sealed class SpaceCabin : IEnergyCabin
     /// <inheritdoc />
     public void Begin(int step, double seconds)
     {
-        var k = (_firstStep + step) % _drivers.Steps;
+        var k = (_firstStep + step) / _stepsHeld % _drivers.Steps;
         var (convective, radiant) = _drivers.GainSplit(k);
         _space.Begin(_drivers.At(k), _drivers.OutdoorC[k], convective, radiant);
     }

@@ -13,41 +13,51 @@ internal sealed class DayRun
     private readonly RigDay _day;
     private readonly ThermalSpace _begun;
     private readonly double _wetBulb;
+    private readonly int _first;
+    private readonly double[] _hours;
+    private readonly EnergyCase _case;
 
-    /// <summary>Makes ready: the rig's state when the day begins.</summary>
-    public DayRun(EnergyInputs inputs, RigDay day)
+    /// <summary>Makes ready: the rig's state when the day begins and all that is the same in every run of it.</summary>
+    /// <param name="inputs">The station's inputs.</param>
+    /// <param name="day">The rig's day; weather and sun hold through each of its steps.</param>
+    /// <param name="stepS">Seconds a step of the run, a divisor of the day's.</param>
+    public DayRun(EnergyInputs inputs, RigDay day, int stepS)
     {
         _inputs = inputs;
         _day = day;
+        StepS = stepS;
         var space = day.Space;
         _wetBulb = MoistAir.WetBulb(space.SetpointC, space.SetpointRatio, space.Weather.PressurePa);
         _begun = HeldUntil(inputs.Energy.StartHour);
+        var count = 86400 / stepS;
+        _first = (int)Math.Round(inputs.Energy.StartHour * 3600 / day.Seconds) % day.Weather.Length * (day.Seconds / stepS);
+        _hours = new double[count];
+        for (var k = 0; k < count; k++)
+            _hours[k] = (_first + k + 0.5) * StepS / 3600.0 % 24;
+        _case = Case();
     }
 
     /// <summary>Seconds a step.</summary>
-    public int StepS => _day.Seconds;
+    public int StepS { get; }
 
     /// <summary>Runs 24 hours from the hour the day begins.</summary>
     /// <param name="holdC">Set-point in the window; null takes the design's.</param>
     public (EnergyResult Result, EnergyCase Case, double[] Hours) Run(double? holdC = null)
     {
-        var count = _day.Weather.Length;
-        var first = (int)Math.Round(_inputs.Energy.StartHour * 3600 / StepS) % count;
-        var hours = new double[count];
-        for (var k = 0; k < count; k++)
-            hours[k] = (first + k + 0.5) * StepS / 3600.0 % 24;
-        var energyCase = Case(hours, first, holdC ?? _inputs.Energy.HoldC);
-        var cabin = new SpaceCabin(_day.Space, _day.Drivers, _begun, _wetBulb, first, StepS);
-        return (EnergySimulation.Run(energyCase, cabin), energyCase, hours);
+        var energy = _inputs.Energy;
+        var hold = holdC ?? energy.HoldC;
+        var energyCase = _case with { SetpointC = Array.ConvertAll(_hours, h => Day.Within(h, energy.From, energy.To) ? hold : energy.OtherwiseC) };
+        var cabin = new SpaceCabin(_day.Space, _day.Drivers, _begun, _wetBulb, _first, StepS);
+        return (EnergySimulation.Run(energyCase, cabin), energyCase, _hours);
     }
 
     private ThermalSpace HeldUntil(double hour)
     {
         var model = new ThermalSpace(_day.Space);
-        model.Prepare(StepS);
+        model.Prepare(_day.Seconds);
         model.CopyStateFrom(_day.Settled);
         var target = _inputs.Energy.OtherwiseC;
-        var first = (int)Math.Round(hour * 3600 / StepS);
+        var first = (int)Math.Round(hour * 3600 / _day.Seconds);
         for (var k = 0; k < first; k++)
         {
             var (convective, radiant) = _day.Drivers.GainSplit(k);
@@ -58,37 +68,50 @@ internal sealed class DayRun
         return model;
     }
 
-    private EnergyCase Case(double[] hours, int first, double holdC)
+    /// <summary>Draw of the devices of one supply by step, W.</summary>
+    private double[] Devices(DeviceSupply supply)
+    {
+        var watts = new double[_hours.Length];
+        foreach (var device in _inputs.Survey.Devices)
+            for (var k = 0; device.Supply == supply && k < watts.Length; k++)
+                watts[k] += Day.Within(_hours[k], device.From, device.To) ? device.PowerW : 0;
+        return watts;
+    }
+
+    private WeatherMoment At(int step) => _day.Weather[(_first + step) * StepS / _day.Seconds % _day.Weather.Length];
+
+    private EnergyCase Case()
     {
         var sources = _inputs.Survey.Sources;
         var hasBank = sources.Battery.Fitted;
         var bank = hasBank ? SourceBuilder.Bank(sources.Battery) : new BatteryBank(Chemistry.Lfp, 16, 0.01);
         var inverter = hasBank && sources.Inverter.Fitted ? SourceBuilder.Inverter(sources.Inverter) : (InverterModel?)null;
         var lead = sources.Battery.Chemistry is Chemistry.Agm or Chemistry.Flooded;
-        double[] Map(Func<double, double> f) => Array.ConvertAll(hours, h => f(h));
-        double Devices(DeviceSupply supply, double hour) => _inputs.Survey.Devices.Where(d => d.Supply == supply && Day.Within(hour, d.From, d.To)).Sum(d => d.PowerW);
+        double[] Map(Func<double, double> f) => Array.ConvertAll(_hours, h => f(h));
+        var nothing = new double[_hours.Length];
         var devicesRun = inverter is not null || sources.Shore.Fitted || sources.Generator.Fitted;
         return new EnergyCase
         {
             Unit = _inputs.Unit,
             Bank = bank,
             StepS = StepS,
-            OutdoorC = [.. hours.Select((_, k) => _day.Weather[(first + k) % _day.Weather.Length].AirC)],
-            IrradianceWm2 = [.. hours.Select((_, k) => _day.Weather[(first + k) % _day.Weather.Length].Sky.Global)],
-            SetpointC = Map(h => Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? holdC : _inputs.Energy.OtherwiseC),
-            DcLoadW = Map(h => hasBank ? Devices(DeviceSupply.Dc, h) : 0),
-            AcLoadW = Map(h => devicesRun ? Devices(DeviceSupply.Ac, h) : 0),
+            OutdoorC = [.. _hours.Select((_, k) => At(k).AirC)],
+            IrradianceWm2 = [.. _hours.Select((_, k) => At(k).Sky.Global)],
+            SetpointC = nothing,
+            DcLoadW = hasBank ? Devices(DeviceSupply.Dc) : nothing,
+            AcLoadW = devicesRun ? Devices(DeviceSupply.Ac) : nothing,
             AlternatorW = sources.Alternator.PowerW > 0 && hasBank ? Map(h => Day.Within(h, sources.Alternator.From, sources.Alternator.To) ? sources.Alternator.PowerW : 0) : null,
             ShoreW = sources.Shore.Fitted ? Map(_ => sources.Shore.Volts * sources.Shore.BreakerA * 0.8) : null,
             Inverter = inverter is { } model ? new EnergyInverter(model, model.RatedW) : null,
             Modules = new EnergyModules(sources.Modules.Count, sources.Modules.RatedW, Ross: Modules.RossCoefficient(sources.Modules.Mounting), DirectToUnit: _inputs.Unit.Kind == AcKind.PvAssistedSplit),
             Generator = Generator(sources, hasBank),
-            GeneratorAllowed = Array.ConvertAll(hours, h => Day.Within(h, sources.Generator.AllowedFrom, sources.Generator.AllowedTo)),
+            GeneratorAllowed = Array.ConvertAll(_hours, h => Day.Within(h, sources.Generator.AllowedFrom, sources.Generator.AllowedTo)),
             ChargerAcMaxW = hasBank ? sources.Generator.ChargerW : 0,
             StartSoc = hasBank ? _inputs.Energy.StartSoc : 0.5,
             Levels = lead && hasBank ? BatteryLevels.Lead : new BatteryLevels(),
             FanOn = !_inputs.Unit.FanRestsWithCompressor,
             InletRiseK = _inputs.UnitDesign.InletRiseK,
+            CapacityFactor = Capacity.PlaceFactor(_day.Space.Weather.PressurePa, _inputs.UnitDesign.AirFlowShare),
         };
     }
 

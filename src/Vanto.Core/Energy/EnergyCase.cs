@@ -69,6 +69,18 @@ public sealed record EnergyCase
     public double ToleranceK { get; init; } = 0.5;
     public double HysteresisK { get; init; } = 1.0;
 
+    /// <summary>The unit's draw by step, W, where the run has no cabin.</summary>
+    public double[]? AirconW { get; init; }
+
+    /// <summary>Share of its rated curve that the unit gives: height and a dirty filter.</summary>
+    public double CapacityFactor { get; init; } = 1;
+
+    /// <summary>False keeps the totals only, for runs by the thousand.</summary>
+    public bool Recorded { get; init; } = true;
+
+    /// <summary>The run ends once the bank is below this charge.</summary>
+    public double GiveUpSoc { get; init; } = double.NegativeInfinity;
+
     /// <summary>Number of steps.</summary>
     public int Steps => OutdoorC.Length;
 }
@@ -110,6 +122,9 @@ public sealed class EnergyResult(int steps)
     public double[] LoadW { get; } = new double[steps];
     public double[] SourceW { get; } = new double[steps];
     public RunMode[] Mode { get; } = new RunMode[steps];
+
+    /// <summary>Steps that were run; fewer than asked where the run was given up.</summary>
+    public int Steps { get; internal set; }
     public EnergyLedger Ledger { get; internal set; } = new();
     public double CoolingWh { get; internal set; }
     public double MinSoc { get; internal set; } = 1;

@@ -16,32 +16,43 @@ public sealed class EnergySimulation
     private const double LongAgoS = 1e9;
 
     private readonly EnergyCase _case;
-    private readonly IEnergyCabin _cabin;
+    private readonly IEnergyCabin? _cabin;
     private readonly EnergyResult _result;
+    private readonly BankRun _bank;
     private readonly double _dt;
-    private double _soc;
+    private readonly double _hours;
     private bool _airLocked, _cutOff, _generatorOn, _compressorOn;
     private double _generatorRunS, _sinceChangeS = LongAgoS;
-    private double _pvAvailable, _pvUsed, _curtailed, _controllerLoss, _alternator, _shore, _generator, _chargerLoss, _inverterLoss, _dc, _ac, _aircon, _batteryLoss, _cooling;
+    private Flows _now, _sum;
+    private double _pvAvailable, _shore, _generator, _batteryLoss, _cooling;
 
-    private EnergySimulation(EnergyCase energyCase, IEnergyCabin cabin)
+    private EnergySimulation(EnergyCase energyCase, IEnergyCabin? cabin)
     {
         _case = energyCase;
         _cabin = cabin;
         _dt = energyCase.StepS;
-        _soc = energyCase.StartSoc;
-        _result = new EnergyResult(energyCase.Steps);
+        _hours = _dt / 3600;
+        _bank = new BankRun(energyCase.Bank, energyCase.StartSoc, _dt);
+        _result = new EnergyResult(energyCase.Recorded ? energyCase.Steps : 0);
     }
 
     /// <summary>Runs the case from its start to its end.</summary>
     /// <exception cref="InputException">Arrays of different length, levels out of order, or loads that alone exceed the inverter.</exception>
-    public static EnergyResult Run(EnergyCase energyCase, IEnergyCabin cabin)
+    public static EnergyResult Run(EnergyCase energyCase, IEnergyCabin cabin) => RunChecked(energyCase, cabin);
+
+    /// <summary>Runs the electrical side alone on the unit's draw as given by the case, W by step.</summary>
+    /// <exception cref="InputException">As with a cabin, or no draw given.</exception>
+    public static EnergyResult Run(EnergyCase energyCase) =>
+        energyCase.AirconW is null ? throw new InputException("airconW", "none", "a run without a cabin needs the unit's draw by step") : RunChecked(energyCase, null);
+
+    private static EnergyResult RunChecked(EnergyCase energyCase, IEnergyCabin? cabin)
     {
         Check(energyCase);
         var run = new EnergySimulation(energyCase, cabin);
-        for (var step = 0; step < energyCase.Steps; step++)
-            run.Advance(step);
-        return run.Finish();
+        var steps = 0;
+        while (steps < energyCase.Steps && run._result.MinSoc >= energyCase.GiveUpSoc)
+            run.Advance(steps++);
+        return run.Finish(steps);
     }
 
     private static void Check(EnergyCase c)
@@ -60,6 +71,7 @@ public sealed class EnergySimulation
         Length("alternatorW", c.AlternatorW?.Length);
         Length("shoreW", c.ShoreW?.Length);
         Length("generatorAllowed", c.GeneratorAllowed?.Length);
+        Length("airconW", c.AirconW?.Length);
         var levels = c.Levels;
         if (!(levels.Cut < levels.AirOff && levels.AirOff < levels.AirOn && levels.Cut < levels.Reconnect))
             errors.Add(InputError.Fault("levels", levels.ToString(), "levels must rise: cut-off, unit off, unit on; cut-off below reconnect"));
@@ -67,45 +79,50 @@ public sealed class EnergySimulation
             throw new InputException(errors);
     }
 
-    private readonly record struct Flows(
-        bool Holds, double AirconW, double CoolingW, double SensibleShare, RunMode Mode, double SourceW, double ChargerW, double InverterDcW, double InverterAcW,
-        double PvDcW, double DirectW, double AlternatorW, double DcLoadW, double AcLoadW, double NetW, bool CompressorOn);
+    /// <summary>Watts of one step, or their sum in Wh.</summary>
+    private struct Flows
+    {
+        public double AirconW, SourceW, ChargerW, InverterLossW, PvDcW, DirectW, AlternatorW, DcLoadW, AcLoadW, NetW;
+        public OperatingResult Air;
+        public double SensibleShare;
+        public bool CompressorOn;
+    }
 
     private void Advance(int k)
     {
         var c = _case;
-        var set = c.SetpointC[k] + (c.EcoSoc > 0 && _soc <= c.EcoSoc ? c.EcoRiseK : 0);
-        if (_soc >= c.Levels.Reconnect)
+        var soc = _bank.Soc;
+        var set = c.SetpointC[k] + (c.EcoSoc > 0 && soc <= c.EcoSoc ? c.EcoRiseK : 0);
+        if (soc >= c.Levels.Reconnect)
             _cutOff = false;
-        if (_soc >= c.Levels.AirOn)
+        if (soc >= c.Levels.AirOn)
             _airLocked = false;
-        if (!_airLocked && _soc <= c.Levels.AirOff)
+        if (!_airLocked && soc <= c.Levels.AirOff)
             _airLocked = true;
-        var shore = c.ShoreW?[k] ?? 0;
+        var shore = c.ShoreW is null ? 0 : c.ShoreW[k];
         DecideGenerator(k);
         var sourceLimit = shore > 0 ? shore : _generatorOn ? c.Generator!.AvailableW : 0;
-        var enabled = c.Enable?[k] ?? true;
+        var enabled = c.Enable is null || c.Enable[k];
 
-        var cell = c.OutdoorC[k] + c.Modules.Ross * c.IrradianceWm2[k];
-        var array = Modules.Power(c.Modules.Count, c.Modules.RatedW, c.IrradianceWm2[k], cell, c.Modules.Gamma, c.Modules.Losses);
-        _cabin.Begin(k, _dt);
+        var irradiance = c.IrradianceWm2[k];
+        var array = irradiance <= 0 ? 0 : Modules.Power(c.Modules.Count, c.Modules.RatedW, irradiance, c.OutdoorC[k] + c.Modules.Ross * irradiance, c.Modules.Gamma, c.Modules.Losses);
+        _cabin?.Begin(k, _dt);
 
         var pass = _cutOff && sourceLimit == 0 ? 2 : 0;
-        var flows = Try(k, pass, set, enabled, sourceLimit, array);
-        while (!flows.Holds && pass < 2)
-            flows = Try(k, ++pass, set, enabled, sourceLimit, array);
+        while (!TryPass(k, pass, set, enabled, sourceLimit, array))
+            pass++;
 
         if (pass == 2)
         {
             if (!_cutOff)
-                _result.CutOffHour ??= k * _dt / 3600;
+                _result.CutOffHour ??= k * _hours;
             _cutOff = true;
         }
         if (enabled && sourceLimit == 0 && (pass > 0 || _airLocked))
-            _result.AirOffHour ??= k * _dt / 3600;
+            _result.AirOffHour ??= k * _hours;
         if (pass >= 1 && enabled)
             _airLocked = true;
-        Commit(k, flows, array, shore > 0, enabled);
+        Commit(k, array, shore > 0, enabled);
     }
 
     private void DecideGenerator(int k)
@@ -113,106 +130,152 @@ public sealed class EnergySimulation
         if (_case.Generator is not { } generator)
             return;
         var allowed = _case.GeneratorAllowed?[k] ?? true;
-        if (!_generatorOn && allowed && _soc <= generator.OnSoc)
+        if (!_generatorOn && allowed && _bank.Soc <= generator.OnSoc)
         {
             _generatorOn = true;
             _generatorRunS = 0;
         }
-        else if (_generatorOn && (!allowed || _soc >= generator.OffSoc && _generatorRunS >= generator.MinRunS))
+        else if (_generatorOn && (!allowed || _bank.Soc >= generator.OffSoc && _generatorRunS >= generator.MinRunS))
         {
             _generatorOn = false;
         }
     }
 
-    private Flows Try(int k, int pass, double set, bool enabled, double sourceLimit, double arrayW)
+    /// <summary>One pass of a step: 0 all on, 1 without the unit, 2 without any load. False when the sources do not carry it; the last pass always holds.</summary>
+    private bool TryPass(int k, int pass, double set, bool enabled, double sourceLimit, double arrayW)
     {
         var c = _case;
-        var dcLoad = pass == 2 ? 0 : c.DcLoadW[k];
-        var acLoad = pass == 2 ? 0 : c.AcLoadW[k];
+        ref var now = ref _now;
+        now.DcLoadW = pass == 2 ? 0 : c.DcLoadW[k];
+        now.AcLoadW = pass == 2 ? 0 : c.AcLoadW[k];
         var inverter = c.Inverter;
-        var inverterOn = pass < 2 && inverter is not null;
-        var airAllowed = pass == 0 && enabled && !(_airLocked && sourceLimit == 0);
+        var continuous = inverter?.ContinuousW ?? 0;
+        var isDc = c.Unit.IsDc;
         var cap = c.PowerCapW;
-        if (!c.Unit.IsDc)
+        if (!isDc)
         {
-            var continuous = inverter?.ContinuousW ?? 0;
             // A PV-assisted unit draws its array's power beside what the source allows.
             var beside = c.Modules.DirectToUnit ? c.Modules.ControllerEfficiency * arrayW : 0;
-            cap = Math.Min(cap, beside + (sourceLimit == 0 ? continuous - acLoad : c.Assist ? sourceLimit + continuous - acLoad : sourceLimit - acLoad));
+            cap = Math.Min(cap, beside + (sourceLimit == 0 ? continuous - now.AcLoadW : c.Assist ? sourceLimit + continuous - now.AcLoadW : sourceLimit - now.AcLoadW));
         }
-        var (air, sensibleShare, compressorOn) = pass == 2 ? (default, 1, false) : Aircon(k, airAllowed, set, cap);
+        if (pass == 2)
+            (now.Air, now.SensibleShare, now.CompressorOn) = (default, 1, false);
+        else
+            Aircon(k, pass == 0 && enabled && !(_airLocked && sourceLimit == 0), set, cap);
+        now.AirconW = now.Air.PowerW;
 
-        var pvDc = Math.Min(c.Modules.ControllerEfficiency * arrayW, c.Modules.ControllerMaxW);
-        var direct = 0.0;
-        if (c.Modules.DirectToUnit && !c.Unit.IsDc)
+        now.PvDcW = Math.Min(c.Modules.ControllerEfficiency * arrayW, c.Modules.ControllerMaxW);
+        now.DirectW = 0;
+        if (c.Modules.DirectToUnit && !isDc)
         {
-            direct = Math.Min(air.PowerW, c.Modules.ControllerEfficiency * arrayW);
-            pvDc = 0;
+            now.DirectW = Math.Min(now.AirconW, c.Modules.ControllerEfficiency * arrayW);
+            now.PvDcW = 0;
         }
-        var airAc = c.Unit.IsDc ? 0 : air.PowerW - direct;
-        var airDc = c.Unit.IsDc ? air.PowerW : 0;
-        var acTotal = acLoad + airAc;
+        var acTotal = now.AcLoadW + (isDc ? 0 : now.AirconW - now.DirectW);
 
-        double fromSource = 0, charger = 0, inverterAc = acTotal, inverterDc = 0;
+        now.SourceW = now.ChargerW = now.InverterLossW = 0;
+        var inverterDc = 0.0;
         if (sourceLimit > 0)
         {
-            fromSource = Math.Min(acTotal, sourceLimit);
-            inverterAc = acTotal - fromSource;
-            if (inverterAc > 1e-9 && (!c.Assist || inverterAc > (inverter?.ContinuousW ?? 0)))
-                return default;
-            charger = inverterAc > 1e-9 ? 0 : Math.Min(sourceLimit - fromSource, c.ChargerAcMaxW);
-            if (inverterAc > 1e-9)
-                inverterDc = inverter!.Model.DcPower(inverterAc);
+            now.SourceW = Math.Min(acTotal, sourceLimit);
+            var rest = acTotal - now.SourceW;
+            if (rest > 1e-9)
+            {
+                if (!c.Assist || rest > continuous)
+                    return pass == 2 && Empty();
+                inverterDc = inverter!.Model.DcPower(rest);
+                now.InverterLossW = inverterDc - rest;
+            }
             else
-                inverterAc = 0;
+            {
+                now.ChargerW = Math.Min(sourceLimit - now.SourceW, c.ChargerAcMaxW);
+            }
         }
-        else if (inverterAc > 1e-9 || inverterOn)
+        else if (acTotal > 1e-9 || pass < 2 && inverter is not null)
         {
-            if (inverter is null || inverterAc > inverter.ContinuousW + 1e-9)
-                return default;
-            inverterDc = inverterOn ? inverter.Model.DcPower(inverterAc) : 0;
+            if (inverter is null || acTotal > continuous + 1e-9)
+                return pass == 2 && Empty();
+            if (pass < 2)
+            {
+                inverterDc = inverter.Model.DcPower(acTotal);
+                now.InverterLossW = inverterDc - acTotal;
+            }
         }
 
-        var alternator = c.AlternatorW?[k] ?? 0;
-        var net = pvDc + alternator + c.ChargerEfficiency * charger - dcLoad - airDc - inverterDc;
-        var (_, mostIn) = c.Bank.MaxCharge(_soc, _dt);
-        if (net > mostIn)
+        now.AlternatorW = c.AlternatorW is null ? 0 : c.AlternatorW[k];
+        var net = now.PvDcW + now.AlternatorW + c.ChargerEfficiency * now.ChargerW - now.DcLoadW - (isDc ? now.AirconW : 0) - inverterDc;
+        if (net > 0)
         {
-            var excess = net - mostIn;
-            var cut = Math.Min(excess, c.ChargerEfficiency * charger);
-            charger -= cut / c.ChargerEfficiency;
-            excess -= cut;
-            cut = Math.Min(excess, alternator);
-            alternator -= cut;
-            excess -= cut;
-            pvDc -= Math.Min(excess, pvDc);
-            net = mostIn;
+            var mostIn = _bank.Acceptable(net);
+            if (net > mostIn)
+            {
+                LeaveOut(net - mostIn);
+                net = mostIn;
+            }
         }
-        if (-net > c.Bank.MaxDischarge(_soc, _dt, c.Levels.Cut).PowerW + 1e-9 && net < 0)
-            return default;
-        return new Flows(true, air.PowerW, air.CapacityW, sensibleShare, air.Mode, fromSource + charger, charger, inverterDc, inverterAc, pvDc, direct, alternator, dcLoad, acLoad, net, compressorOn);
+        now.NetW = Math.Abs(net) < 1e-9 ? 0 : net;
+        if (_bank.TryStep(now.NetW, c.Levels.Cut, out var loss))
+        {
+            _batteryLoss += loss * _hours;
+            return true;
+        }
+        return pass == 2 && Empty();
     }
 
-    private (OperatingResult Air, double SensibleShare, bool CompressorOn) Aircon(int k, bool allowed, double set, double cap)
+    /// <summary>Nothing flows but what the sun would give, which is left out.</summary>
+    private bool Empty()
+    {
+        _now = new Flows { SensibleShare = 1 };
+        return true;
+    }
+
+    /// <summary>What the bank does not take is left out: the charger first, the alternator next, the sun last.</summary>
+    private void LeaveOut(double excess)
+    {
+        ref var now = ref _now;
+        var cut = Math.Min(excess, _case.ChargerEfficiency * now.ChargerW);
+        now.ChargerW -= cut / _case.ChargerEfficiency;
+        excess -= cut;
+        cut = Math.Min(excess, now.AlternatorW);
+        now.AlternatorW -= cut;
+        excess -= cut;
+        now.PvDcW -= Math.Min(excess, now.PvDcW);
+    }
+
+    private void Aircon(int k, bool allowed, double set, double cap)
     {
         var unit = _case.Unit;
+        ref var now = ref _now;
+        now.SensibleShare = 1;
+        now.CompressorOn = false;
         if (!allowed)
-            return (new OperatingResult(RunMode.Standby, 0, 0, 0, unit.StandbyPowerW), 1, false);
-        var share = Performance.SensibleShare(unit.SensibleHeatRatio, _cabin.AirC, _cabin.WetBulbC);
-        var full = Performance.FullLoad(unit, _case.OutdoorC[k], _cabin.WetBulbC, _case.InletRiseK);
+        {
+            now.Air = new OperatingResult(RunMode.Standby, 0, 0, 0, unit.StandbyPowerW);
+            return;
+        }
+        if (_cabin is null)
+        {
+            var draw = _case.AirconW![k];
+            now.Air = draw <= cap + 1e-9 ? new OperatingResult(RunMode.Modulating, 0, 0, 0, draw) : new OperatingResult(RunMode.Blocked, 0, 0, 0, unit.StandbyPowerW);
+            if (draw > cap + 1e-9)
+                _result.AirOffHour ??= k * _hours;
+            return;
+        }
+        now.SensibleShare = Performance.SensibleShare(unit.SensibleHeatRatio, _cabin.AirC, _cabin.WetBulbC);
+        var full = Performance.FullLoad(unit, _case.OutdoorC[k], _cabin.WetBulbC, _case.InletRiseK).Times(_case.CapacityFactor);
         if (!unit.SingleSpeed || _dt > ThermostatStepS)
         {
-            var demand = Math.Max(0, _cabin.RequiredSensible(set)) / share;
-            var result = Performance.Operate(unit, full, demand, cap, _case.FanOn);
-            return (result, share, result.RunTimeFraction > 0);
+            now.Air = Performance.Operate(unit, full, Math.Max(0, _cabin.RequiredSensible(set)) / now.SensibleShare, cap, _case.FanOn);
+            now.CompressorOn = now.Air.RunTimeFraction > 0;
+            return;
         }
-        return (Thermostat(full, set, cap, out var on), share, on);
+        now.Air = Thermostat(full, set, cap, out now.CompressorOn);
     }
 
     private OperatingResult Thermostat(in FullLoadPoint full, double set, double cap, out bool on)
     {
         var half = _case.HysteresisK / 2;
-        var air = _cabin.AirC;
+        var air = _cabin!.AirC;
         on = _compressorOn;
         if (on && air <= set - half && _sinceChangeS >= RestS)
             on = false;
@@ -227,94 +290,95 @@ public sealed class EnergySimulation
         return new OperatingResult(RunMode.Full, 1, 1, delivered, full.PowerW);
     }
 
-    private void Commit(int k, in Flows f, double arrayW, bool fromShore, bool enabled)
+    private void Commit(int k, double arrayW, bool fromShore, bool enabled)
     {
         var c = _case;
-        var hours = _dt / 3600;
-        var net = Math.Abs(f.NetW) < 1e-9 ? 0 : f.NetW;
-        var battery = c.Bank.Step(_soc, net, _dt);
-        _soc = battery.Soc;
+        ref var f = ref _now;
+        ref var sum = ref _sum;
         if (_generatorOn)
         {
             _generatorRunS += _dt;
-            _result.GeneratorHours += hours;
-            _result.FuelLitres += Generators.FuelLitresPerHour(c.Generator!.Fuel, c.Generator.RatedW, f.SourceW) * hours;
+            _result.GeneratorHours += _hours;
+            _result.FuelLitres += Generators.FuelLitresPerHour(c.Generator!.Fuel, c.Generator.RatedW, f.SourceW + f.ChargerW) * _hours;
         }
-        if (f.CompressorOn != _compressorOn)
+        _sinceChangeS = f.CompressorOn == _compressorOn ? _sinceChangeS + _dt : _dt;
+        if (f.CompressorOn)
         {
-            _sinceChangeS = _dt;
-            _result.CompressorStarts += f.CompressorOn ? 1 : 0;
-        }
-        else
-        {
-            _sinceChangeS += _dt;
+            _result.CompressorStarts += _compressorOn ? 0 : 1;
+            _result.CompressorHours += _hours;
         }
         _compressorOn = f.CompressorOn;
-        _result.CompressorHours += f.CompressorOn ? hours : 0;
-        _cabin.End(f.SensibleShare * f.CoolingW, (1 - f.SensibleShare) * f.CoolingW);
-
-        if (enabled)
+        if (_cabin is not null)
         {
-            var over = Math.Max(0, _cabin.AirC - (c.SetpointC[k] + c.ToleranceK));
-            _result.UnmetKelvinHours += over * hours;
-            _result.HeldHours += over == 0 ? hours : 0;
+            _cabin.End(f.SensibleShare * f.Air.CapacityW, (1 - f.SensibleShare) * f.Air.CapacityW);
+            if (enabled)
+            {
+                var over = Math.Max(0, _cabin.AirC - (c.SetpointC[k] + c.ToleranceK));
+                _result.UnmetKelvinHours += over * _hours;
+                _result.HeldHours += over == 0 ? _hours : 0;
+            }
         }
-        var used = (f.PvDcW + f.DirectW) / c.Modules.ControllerEfficiency;
-        _pvAvailable += arrayW * hours;
-        _pvUsed += used * hours;
-        _curtailed += (arrayW - used) * hours;
-        _controllerLoss += used * (1 - c.Modules.ControllerEfficiency) * hours;
-        _alternator += f.AlternatorW * hours;
+        _pvAvailable += arrayW * _hours;
+        sum.PvDcW += f.PvDcW * _hours;
+        sum.DirectW += f.DirectW * _hours;
+        sum.AlternatorW += f.AlternatorW * _hours;
         if (fromShore)
-            _shore += f.SourceW * hours;
+            _shore += (f.SourceW + f.ChargerW) * _hours;
         else
-            _generator += f.SourceW * hours;
-        _chargerLoss += f.ChargerW * (1 - c.ChargerEfficiency) * hours;
-        _inverterLoss += (f.InverterDcW - (f.InverterDcW > 0 ? f.InverterAcW : 0)) * hours;
-        _dc += f.DcLoadW * hours;
-        _ac += f.AcLoadW * hours;
-        _aircon += f.AirconW * hours;
-        _batteryLoss += battery.LossW * hours;
-        _cooling += f.CoolingW * hours;
-
-        _result.Soc[k] = _soc;
-        _result.AirC[k] = _cabin.AirC;
-        _result.AirconW[k] = f.AirconW;
-        _result.CoolingW[k] = f.CoolingW;
-        _result.PvW[k] = f.PvDcW + f.DirectW;
-        _result.BatteryW[k] = net;
-        _result.LoadW[k] = f.DcLoadW + f.AcLoadW;
-        _result.SourceW[k] = f.SourceW + f.AlternatorW;
-        _result.Mode[k] = f.Mode;
-        if (_soc < _result.MinSoc)
+            _generator += (f.SourceW + f.ChargerW) * _hours;
+        sum.ChargerW += f.ChargerW * _hours;
+        sum.InverterLossW += f.InverterLossW * _hours;
+        sum.DcLoadW += f.DcLoadW * _hours;
+        sum.AcLoadW += f.AcLoadW * _hours;
+        sum.AirconW += f.AirconW * _hours;
+        _cooling += f.Air.CapacityW * _hours;
+        if (c.Recorded)
+            Record(k, f);
+        if (_bank.Soc < _result.MinSoc)
         {
-            _result.MinSoc = _soc;
+            _result.MinSoc = _bank.Soc;
             _result.MinSocStep = k;
         }
     }
 
-    private EnergyResult Finish()
+    private void Record(int k, in Flows f)
     {
+        _result.Soc[k] = _bank.Soc;
+        _result.AirC[k] = _cabin?.AirC ?? 0;
+        _result.AirconW[k] = f.AirconW;
+        _result.CoolingW[k] = f.Air.CapacityW;
+        _result.PvW[k] = f.PvDcW + f.DirectW;
+        _result.BatteryW[k] = f.NetW;
+        _result.LoadW[k] = f.DcLoadW + f.AcLoadW;
+        _result.SourceW[k] = f.SourceW + f.ChargerW + f.AlternatorW;
+        _result.Mode[k] = f.Air.Mode;
+    }
+
+    private EnergyResult Finish(int steps)
+    {
+        var efficiency = _case.Modules.ControllerEfficiency;
+        var used = (_sum.PvDcW + _sum.DirectW) / efficiency;
         _result.Ledger = new EnergyLedger
         {
             PvAvailableWh = _pvAvailable,
-            PvUsedWh = _pvUsed,
-            CurtailedWh = _curtailed,
-            ControllerLossWh = _controllerLoss,
-            AlternatorWh = _alternator,
+            PvUsedWh = used,
+            CurtailedWh = _pvAvailable - used,
+            ControllerLossWh = used * (1 - efficiency),
+            AlternatorWh = _sum.AlternatorW,
             ShoreWh = _shore,
             GeneratorWh = _generator,
-            ChargerLossWh = _chargerLoss,
-            InverterLossWh = _inverterLoss,
-            DcLoadWh = _dc,
-            AcLoadWh = _ac,
-            AirconWh = _aircon,
+            ChargerLossWh = _sum.ChargerW * (1 - _case.ChargerEfficiency),
+            InverterLossWh = _sum.InverterLossW,
+            DcLoadWh = _sum.DcLoadW,
+            AcLoadWh = _sum.AcLoadW,
+            AirconWh = _sum.AirconW,
             BatteryLossWh = _batteryLoss,
-            StoredWh = (_case.Bank.StoredJ(_soc) - _case.Bank.StoredJ(_case.StartSoc)) / 3600,
+            StoredWh = (_case.Bank.StoredJ(_bank.Soc) - _case.Bank.StoredJ(_case.StartSoc)) / 3600,
         };
+        _result.Steps = steps;
         _result.CoolingWh = _cooling;
-        _result.EndSoc = _soc;
-        _result.DutyAgainstRated = _aircon / (_case.Unit.RatedPowerW * _case.Steps * _dt / 3600);
+        _result.EndSoc = _bank.Soc;
+        _result.DutyAgainstRated = _sum.AirconW / (_case.Unit.RatedPowerW * Math.Max(1, steps) * _hours);
         if (Math.Abs(_result.Ledger.ResidualWh) > 1e-6 * Math.Max(1, _result.Ledger.ThroughputWh))
             throw new InvalidOperationException(FormattableString.Invariant($"the energy of the run does not close: {_result.Ledger.ResidualWh} Wh"));
         return _result;

@@ -27,12 +27,11 @@ public static class EnergyStation
     public static EnergyAssessment Assess(EnergyInputs inputs)
     {
         inputs = inputs with { Day = inputs.Day ?? RigDay.Of(inputs.Survey, inputs.Load).Day };
-        var timed = InRunSteps(inputs.Day!, inputs.Unit);
-        var run = new DayRun(inputs, timed);
+        var run = new DayRun(inputs, inputs.Day, StepOf(inputs.Unit));
         var (result, energyCase, hours) = run.Run();
         var aim = Aim.Judge(result, energyCase, hours, inputs);
         var hasBattery = inputs.Survey.Sources.Battery.Fitted;
-        var ways = aim.Failed ? WaysOut(inputs, timed, aim) : [];
+        var ways = aim.Failed ? WaysOut(inputs, aim) : [];
         var ledger = result.Ledger;
         var need = ledger.AirconWh + ledger.DcLoadWh + ledger.AcLoadWh + ledger.InverterLossWh;
         var budget = Budget(inputs, result, need);
@@ -116,7 +115,7 @@ public static class EnergyStation
             yield return Finding.Of("battery.deep", Severity.Caution, $"A lead bank taken to {result.MinSoc:Fraction} every night ages fast.");
     }
 
-    private static List<Remedy> WaysOut(EnergyInputs inputs, RigDay timed, Aim before)
+    private static List<Remedy> WaysOut(EnergyInputs inputs, Aim before)
     {
         var survey = inputs.Survey;
         var battery = survey.Sources.Battery;
@@ -132,17 +131,16 @@ public static class EnergyStation
         if (modules.Count > 0)
             tries.Add((Phrase.Of($"two modules more"), inputs with { Survey = survey with { Sources = survey.Sources with { Modules = modules with { Count = modules.Count + 2 } } } }, [new("/survey/sources/modules/count", modules.Count + 2)]));
         var gains = new double[tries.Count];
-        Parallel.For(0, tries.Count, i => gains[i] = Held(tries[i].Changed, timed) - before.HeldHours);
+        Parallel.For(0, tries.Count, i => gains[i] = Held(tries[i].Changed) - before.HeldHours);
         return [.. tries.Select((t, i) => (t, Gain: gains[i])).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3).Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Changes))];
     }
 
     /// <summary>A single-speed unit is followed minute by minute, as its thermostat switches it.</summary>
-    private static RigDay InRunSteps(RigDay day, AcUnit unit) => day.InSteps(unit.SingleSpeed ? ThermostatStepS : RigDay.StepS);
+    private static int StepOf(AcUnit unit) => unit.SingleSpeed ? ThermostatStepS : RigDay.StepS;
 
-    private static double Held(EnergyInputs inputs, RigDay timed)
+    private static double Held(EnergyInputs inputs)
     {
-        var day = inputs.Day is null ? InRunSteps(RigDay.Of(inputs.Survey, inputs.Load).Day, inputs.Unit) : timed;
-        var (result, energyCase, hours) = new DayRun(inputs, day).Run();
+        var (result, energyCase, hours) = new DayRun(inputs, inputs.Day ?? RigDay.Of(inputs.Survey, inputs.Load).Day, StepOf(inputs.Unit)).Run();
         return Aim.Judge(result, energyCase, hours, inputs).HeldHours;
     }
 
@@ -170,7 +168,7 @@ public static class EnergyStation
 
     private static List<SetpointHours> OwnerTable(EnergyInputs inputs)
     {
-        var run = new DayRun(inputs with { Energy = inputs.Energy with { StartSoc = 1 } }, inputs.Day!);
+        var run = new DayRun(inputs with { Energy = inputs.Energy with { StartSoc = 1 } }, inputs.Day!, RigDay.StepS);
         var bank = SourceBuilder.Bank(inputs.Survey.Sources.Battery);
         var energy = (bank.StoredJ(1) - bank.StoredJ(0)) / 3600;
         var design = inputs.Energy;

@@ -57,10 +57,10 @@ public static class DesignCoolingLoad
     {
         var model = new ThermalSpace(space);
         model.Prepare(86400.0 / drivers.Steps);
-        model.Reset(space.SetpointC);
+        model.Rest(drivers, space.SetpointC);
         var nodes = new double[model.NodeCount];
         model.SwapSnapshot(nodes);
-        var sources = new MassResponse(model, 86400.0 / drivers.Steps);
+        var sources = new MassResponse(model, drivers);
         for (var repeat = 0; repeat < MostDays; repeat++)
         {
             for (var step = 0; step < drivers.Steps; step++)
@@ -135,11 +135,12 @@ public static class DesignCoolingLoad
     };
 
     /// <summary>How the contents pass on the radiant gains, source by source; with the air held this is exact.</summary>
-    private sealed class MassResponse(ThermalSpace model, double step)
+    private sealed class MassResponse(ThermalSpace model, SpaceDrivers drivers)
     {
-        private readonly double _keep = model.MassCapacity / step;
-        private readonly double _denominator = model.MassCapacity / step + model.MassCoupling;
-        private double _sun, _people, _appliance, _sunBefore, _peopleBefore, _applianceBefore;
+        private readonly double _keep = model.MassCapacity * drivers.Steps / 86400;
+        private readonly double _denominator = model.MassCapacity * drivers.Steps / 86400 + model.MassCoupling;
+        private double _sun = 0.7 * drivers.GlassSunW.Average() / model.MassCoupling, _people = 0.6 * drivers.PeopleW.Average() / model.MassCoupling, _appliance = drivers.ApplianceRadiantW.Average() / model.MassCoupling;
+        private double _sunBefore, _peopleBefore, _applianceBefore;
 
         public double SunW => model.MassCoupling * _sun;
         public double PeopleW => model.MassCoupling * _people;

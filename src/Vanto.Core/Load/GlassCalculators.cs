@@ -1,3 +1,4 @@
+using Vanto.Core.Physics;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
@@ -27,8 +28,8 @@ public static class GlassCalculators
     [Calculator("glazing", "Window", "Sun and warmth through a pane with its shade.", SourceIds = [nameof(Sources.Glass)])]
     public static CalculationResult Glazing(GlazingInput i)
     {
-        var modifier = SpaceDrivers.IncidenceModifier(i.IncidenceDeg, i.DoublePane);
-        var diffuse = SpaceDrivers.DiffuseModifier(i.DoublePane);
+        var modifier = Glass.IncidenceModifier(i.IncidenceDeg, i.DoublePane);
+        var diffuse = Glass.DiffuseModifier(i.DoublePane);
         var u = 1 / (1 / i.U + i.CoverR);
         return new ResultBuilder()
             .Step("IAM", "Modifier of the angle", "table by angle of incidence", $"{i.IncidenceDeg}°", modifier, QuantityKind.Number, Sources.Glass)

@@ -34,7 +34,7 @@ public sealed class HeatSoak
         _stepS = 86400 / drivers.Steps;
         var model = new ThermalSpace(space);
         model.Prepare(_stepS);
-        model.Reset(space.SetpointC);
+        model.Rest(drivers, null, sunOnly: true);
         var settled = false;
         for (var repeat = 0; repeat < MostDays && !settled; repeat++)
         {

@@ -1,3 +1,4 @@
+using System.Numerics;
 using Vanto.Core.Physics;
 
 namespace Vanto.Core.Load;
@@ -16,90 +17,49 @@ public sealed record LoadCurve(double[] SensibleW, double[] LatentW)
 }
 
 /// <summary>
-/// The design cooling load for many variants of one rig on one day. While the air is held, faces know nothing of one another:
-/// each one's flow over the repeating day is found once and kept by what it is made of, where it looks and at what it is held.
+/// The design cooling load for many variants of one rig on one day. While the air is held, faces know nothing of one another and each is
+/// linear: how a skin answers one step of warmth outside is found once (its response factors), and any drive is a sum of such answers.
 /// Agrees with <see cref="DesignCoolingLoad"/>, which solves one variant as a whole. Not for use by several threads at once.
 /// </summary>
 public sealed class HeldLoad(WeatherMoment[] day)
 {
-    private const double SettledK = 1e-3;
-    private const int MostDays = 120;
-
-    private readonly Dictionary<FaceKey, double[]> _faces = [];
-    private readonly Dictionary<WindowKey, (double[] Warmth, double[] Sun)> _windows = [];
+    private readonly SunKept _sun = new(day, 24.0 / day.Length);
+    private readonly Dictionary<SkinKey, SkinResponse> _skins = [];
     private readonly double[] _series = new double[day.Length];
-    private readonly double[] _sun = new double[day.Length];
 
     /// <summary>The load of one variant.</summary>
     public LoadCurve Solve(SpaceDescription space)
     {
         var sensible = new double[24];
+        var latent = new double[24];
+        var through = new double[day.Length];
         foreach (var face in space.Faces)
-            Add(sensible, Flow(space, face), face.AreaM2);
-        var sun = new double[day.Length];
+        {
+            SpaceDrivers.FaceDrive(space, face, _sun, _series);
+            Response(space, face).Add(sensible, _series, space.SetpointC, face.AreaM2);
+        }
         foreach (var window in space.Windows)
         {
-            var (warmth, through) = Flow(space, window);
-            Add(sensible, warmth, window.AreaM2);
-            for (var k = 0; k < sun.Length; k++)
-                sun[k] += through[k] * window.AreaM2;
+            SpaceDrivers.WindowDrive(space, window, _sun, _series);
+            var perHour = day.Length / 24;
+            var (warmth, gain) = (window.AreaM2 * window.CoveredU / perHour, window.AreaM2 * window.SunGain);
+            var behind = _sun.On(space, window.TiltDeg, window.RelativeAzimuthDeg).Behind(window.DoublePane);
+            for (var k = 0; k < through.Length; k++)
+            {
+                sensible[k / perHour] += warmth * (_series[k] - space.SetpointC);
+                through[k] += gain * behind[k];
+            }
         }
-        var latent = new double[24];
-        AddGains(space, sun, sensible, latent);
+        AddGains(space, through, sensible, latent);
         return new LoadCurve(sensible, latent);
     }
 
-    private static void Add(double[] hours, double[] perArea, double area)
+    private SkinResponse Response(SpaceDescription space, OpaqueFace face)
     {
-        for (var h = 0; h < 24; h++)
-            hours[h] += perArea[h] * area;
-    }
-
-    private double[] Flow(SpaceDescription space, OpaqueFace face)
-    {
-        var key = FaceKey.Of(space, face);
-        if (_faces.TryGetValue(key, out var known))
+        var key = new SkinKey(face.Layers, face.ExtraTransmittance, ThermalSpace.OutsideFilm(face, space.Weather.WindMs), Layers.InsideFilmCooling(face.TiltDeg));
+        if (_skins.TryGetValue(key, out var known))
             return known;
-        SpaceDrivers.FaceDrive(space, face, day, _series, 24.0 / day.Length);
-        var chain = new SkinChains([SkinChain.Of(face with { AreaM2 = 1 }, ThermalSpace.OutsideFilm(face, space.Weather.WindMs), Layers.InsideFilmCooling(face.TiltDeg))]);
-        chain.Prepare(86400.0 / day.Length);
-        Array.Fill(chain.Temperatures, space.SetpointC);
-        var before = new double[chain.NodeCount];
-        for (var repeat = 0; repeat < MostDays; repeat++)
-        {
-            chain.Temperatures.CopyTo(before, 0);
-            for (var k = 0; k < day.Length; k++)
-            {
-                chain.Forward(_series.AsSpan(k, 1));
-                chain.Back(space.SetpointC);
-            }
-            var moved = 0.0;
-            for (var i = 0; i < before.Length; i++)
-                moved = Math.Max(moved, Math.Abs(before[i] - chain.Temperatures[i]));
-            if (moved <= SettledK)
-                break;
-        }
-        var flow = new double[24];
-        for (var k = 0; k < day.Length; k++)
-        {
-            chain.Forward(_series.AsSpan(k, 1));
-            chain.Back(space.SetpointC);
-            flow[k * 24 / day.Length] += chain.FlowToAir(0, _series[k], space.SetpointC) * 24 / day.Length;
-        }
-        return _faces[key] = flow;
-    }
-
-    private (double[] Warmth, double[] Sun) Flow(SpaceDescription space, GlassFace window)
-    {
-        var key = WindowKey.Of(space, window);
-        if (_windows.TryGetValue(key, out var known))
-            return known;
-        SpaceDrivers.WindowDrive(space, window with { AreaM2 = 1 }, day, _series, _sun, 24.0 / day.Length);
-        var u = 1 / (1 / window.WindowU + window.CoverR);
-        var warmth = new double[24];
-        for (var k = 0; k < day.Length; k++)
-            warmth[k * 24 / day.Length] += u * (_series[k] - space.SetpointC) * 24 / day.Length;
-        return _windows[key] = (warmth, [.. _sun]);
+        return _skins[key] = new SkinResponse(SkinChain.Of(face with { AreaM2 = 1 }, key.Film, key.InsideFilm), day.Length);
     }
 
     private void AddGains(SpaceDescription space, double[] sunW, double[] sensible, double[] latent)
@@ -108,7 +68,7 @@ public sealed class HeldLoad(WeatherMoment[] day)
         var coupling = space.FloorM2 * space.MassCouplingWm2K;
         var perStep = space.FloorM2 * space.MassJm2K / (86400.0 / day.Length);
         var keep = perStep / (perStep + coupling);
-        var exchange = space.InfiltrationKgS * MoistAir.VaporisationJPerKg;
+        var (exchange, infiltration, heldRatio) = (space.InfiltrationKgS * MoistAir.VaporisationJPerKg, space.InfiltrationWK, space.SetpointRatio);
         var (convective, radiant, damp) = Gains(space);
         double Radiant(int k) => 0.7 * sunW[k] + radiant[k / perHour];
         double swing = 0;
@@ -120,8 +80,8 @@ public sealed class HeldLoad(WeatherMoment[] day)
         {
             var hour = k / perHour;
             swing = keep * swing + Radiant(k) / (perStep + coupling);
-            sensible[hour] += (0.3 * sunW[k] + convective[hour] + coupling * swing + space.InfiltrationWK * (day[k].AirC - space.SetpointC)) / perHour;
-            latent[hour] += Math.Max(0, exchange * (day[k].HumidityRatio - space.SetpointRatio) + damp[hour]) / perHour;
+            sensible[hour] += (0.3 * sunW[k] + convective[hour] + coupling * swing + infiltration * (day[k].AirC - space.SetpointC)) / perHour;
+            latent[hour] += Math.Max(0, exchange * (day[k].HumidityRatio - heldRatio) + damp[hour]) / perHour;
         }
     }
 
@@ -138,43 +98,87 @@ public sealed class HeldLoad(WeatherMoment[] day)
         return (convective, radiant, damp);
     }
 
-    /// <summary>What a face's flow depends on; a face that lies flat looks the same way at every heading.</summary>
-    private readonly record struct FaceKey(SkinKey Skin, double TiltDeg, double AzimuthDeg, double Absorptance, double Extra, FarSide Far, double Emittance, double Film, double Far0, double Cover, double SetpointC, string Shaded)
-    {
-        public static FaceKey Of(SpaceDescription space, OpaqueFace face) => new(
-            new SkinKey(face.Layers), face.TiltDeg, face.TiltDeg is 0 or 180 && space.Shades.Count == 0 ? 0 : (space.HeadingDeg + face.RelativeAzimuthDeg) % 360, face.Absorptance, face.ExtraTransmittance, face.FarSide, face.Emittance,
-            ThermalSpace.OutsideFilm(face, space.Weather.WindMs), face.FarSide switch { FarSide.Water => space.WaterC, FarSide.Ground => space.GroundC, FarSide.Neighbour => space.NeighbourRiseK, _ => space.RoadHeatKPerWm2 },
-            face.TiltDeg < 45 ? space.OverheadCover : 1, space.SetpointC, Shade.Key(space, face.RelativeAzimuthDeg));
-    }
-
-    private readonly record struct WindowKey(double TiltDeg, double AzimuthDeg, double U, double Shgc, bool Double, double Inside, double Outside, double CoverR, double Cover, double SetpointC, string Shaded)
-    {
-        public static WindowKey Of(SpaceDescription space, GlassFace window) => new(
-            window.TiltDeg, (space.HeadingDeg + window.RelativeAzimuthDeg) % 360, window.WindowU, window.Shgc, window.DoublePane, window.InteriorShade, window.ExteriorShade, window.CoverR,
-            window.TiltDeg < 45 ? space.OverheadCover : 1, space.SetpointC, Shade.Key(space, window.RelativeAzimuthDeg));
-    }
-
-    private static class Shade
-    {
-        /// <summary>Shaded faces are told apart by side, heading and the shades themselves.</summary>
-        public static string Key(SpaceDescription space, double relativeAzimuthDeg) =>
-            space.Shades.Count == 0 ? "" : FormattableString.Invariant($"{relativeAzimuthDeg} {space.HeadingDeg} {string.Join(' ', space.Shades)}");
-    }
-
-    private readonly struct SkinKey(IReadOnlyList<Layer> layers) : IEquatable<SkinKey>
+    /// <summary>What a skin's answer depends on.</summary>
+    private readonly struct SkinKey(IReadOnlyList<Layer> layers, double bridge, double film, double insideFilm) : IEquatable<SkinKey>
     {
         private readonly IReadOnlyList<Layer> _layers = layers;
+        private readonly double _bridge = bridge;
 
-        public bool Equals(SkinKey other) => ReferenceEquals(_layers, other._layers) || _layers.SequenceEqual(other._layers);
+        public double Film { get; } = film;
+        public double InsideFilm { get; } = insideFilm;
+
+        public bool Equals(SkinKey other) => _bridge == other._bridge && Film == other.Film && InsideFilm == other.InsideFilm
+            && (ReferenceEquals(_layers, other._layers) || _layers.SequenceEqual(other._layers));
 
         public override bool Equals(object? obj) => obj is SkinKey other && Equals(other);
 
-        public override int GetHashCode()
+        public override int GetHashCode() => HashCode.Combine(_layers.Count, _layers.Count == 0 ? 0 : _layers[0].ThicknessM, _bridge, Film, InsideFilm);
+    }
+}
+
+/// <summary>
+/// Answer of one square metre of skin, its air held, to a drive that repeats daily: response factors, folded into one day.
+/// </summary>
+internal sealed class SkinResponse
+{
+    private const double Forgotten = 1e-7;
+    private const int MostDays = 400;
+
+    private readonly int _steps;
+    private readonly double[] _hourly;
+    private readonly double _steadyWK;
+
+    /// <summary>Sends one step of 1 K through the skin and follows it until nothing of it is left.</summary>
+    public SkinResponse(SkinChain skin, int steps)
+    {
+        _steps = steps;
+        var chain = new SkinChains([skin]);
+        chain.Prepare(86400.0 / steps);
+        var answer = new double[steps];
+        for (var turn = 0; turn < MostDays; turn++)
         {
-            var hash = new HashCode();
-            foreach (var layer in _layers)
-                hash.Add(layer.ThicknessM);
-            return hash.ToHashCode();
+            var left = 0.0;
+            for (var k = 0; k < steps; k++)
+            {
+                double drive = turn == 0 && k == 0 ? 1 : 0;
+                chain.Forward(new ReadOnlySpan<double>(in drive));
+                chain.Back(0);
+                var flow = chain.FlowToAir(0, drive, 0);
+                answer[k] += flow;
+                left = Math.Max(left, Math.Abs(flow));
+            }
+            if (left < Forgotten)
+                break;
         }
+        // Backwards and twice over, so that the sum over a day is one straight run.
+        var perHour = steps / 24;
+        _hourly = new double[2 * steps];
+        for (var k = 0; k < 2 * steps; k++)
+            for (var i = 0; i < perHour; i++)
+                _hourly[2 * steps - 1 - k] += answer[(k + i) % steps] / perHour;
+        _steadyWK = answer.Sum();
+    }
+
+    /// <summary>Adds the heat of an area under a drive to the hours, W.</summary>
+    public void Add(double[] hours, double[] drive, double airC, double areaM2)
+    {
+        var perHour = _steps / 24;
+        for (var h = 0; h < 24; h++)
+        {
+            var answers = _hourly.AsSpan(_steps - 1 - h * perHour, _steps);
+            hours[h] += areaM2 * (Dot(answers, drive) - _steadyWK * airC);
+        }
+    }
+
+    private static double Dot(ReadOnlySpan<double> a, ReadOnlySpan<double> b)
+    {
+        var sum = Vector<double>.Zero;
+        var i = 0;
+        for (; i <= a.Length - Vector<double>.Count; i += Vector<double>.Count)
+            sum += new Vector<double>(a[i..]) * new Vector<double>(b[i..]);
+        var total = Vector.Sum(sum);
+        for (; i < a.Length; i++)
+            total += a[i] * b[i];
+        return total;
     }
 }

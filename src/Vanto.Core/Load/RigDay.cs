@@ -21,13 +21,4 @@ public sealed record RigDay(SpaceDescription Space, WeatherMoment[] Weather, Spa
         var (load, settled) = DesignCoolingLoad.Solve(space, drivers);
         return (new RigDay(space, weather, drivers, settled), load);
     }
-
-    /// <summary>The same day in a finer step.</summary>
-    public RigDay InSteps(int seconds)
-    {
-        if (seconds == Seconds)
-            return this;
-        var weather = DesignDay.Steps(Space.Weather, seconds);
-        return this with { Weather = weather, Drivers = SpaceDrivers.Build(Space, weather) };
-    }
 }

@@ -33,7 +33,7 @@ public sealed record SkinChain(double[] Capacities, double[] Conductances, doubl
     }
 
     /// <summary>A window: no node.</summary>
-    public static SkinChain Of(GlassFace window) => new([], [window.AreaM2 / (1 / window.WindowU + window.CoverR)], 0);
+    public static SkinChain Of(GlassFace window) => new([], [window.AreaM2 * window.CoveredU], 0);
 }
 
 /// <summary>
@@ -74,7 +74,7 @@ public sealed class SkinChains
     public int NodeCount => Temperatures.Length;
 
     /// <summary>Steady conductance of all chains, W/K.</summary>
-    public double SteadyWK => _chains.Sum(c => c.Bridge + 1 / c.Conductances.Sum(g => 1 / g));
+    public double SteadyWK => _chains.Sum(c => c.Bridge + SteadySeriesWK(c.Conductances));
 
     /// <summary>Energy in the nodes above 0 °C, J.</summary>
     public double StoredJ
@@ -112,6 +112,36 @@ public sealed class SkinChains
                 hub += _inner[c] * (1 - back);
         }
         return hub;
+    }
+
+    /// <summary>Brings every chain to rest between a constant drive and a constant air.</summary>
+    public void Rest(ReadOnlySpan<double> drive, double air)
+    {
+        for (var c = 0; c < _chains.Length; c++)
+        {
+            var g = _chains[c].Conductances;
+            var flow = SteadySeriesWK(g) * (drive[c] - air);
+            var at = drive[c];
+            for (var i = _first[c]; i < _first[c + 1]; i++)
+                Temperatures[i] = at -= flow / g[i - _first[c]];
+        }
+    }
+
+    /// <summary>Heat that flows into air of 0 °C at constant drives, W.</summary>
+    public double SteadyFlow(ReadOnlySpan<double> drive)
+    {
+        double sum = 0;
+        for (var c = 0; c < _chains.Length; c++)
+            sum += (_chains[c].Bridge + SteadySeriesWK(_chains[c].Conductances)) * drive[c];
+        return sum;
+    }
+
+    private static double SteadySeriesWK(double[] conductances)
+    {
+        double resistance = 0;
+        foreach (var g in conductances)
+            resistance += 1 / g;
+        return 1 / resistance;
     }
 
     /// <summary>Forward pass; returns the chains' part of the hub's drive, W.</summary>

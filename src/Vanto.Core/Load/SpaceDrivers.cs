@@ -8,9 +8,6 @@ namespace Vanto.Core.Load;
 /// </summary>
 public sealed class SpaceDrivers
 {
-    private static readonly double[] Angles = [0, 40, 50, 60, 70, 80, 90];
-    private static readonly double[] Single = [1, 0.98, 0.95, 0.91, 0.78, 0.49, 0];
-    private static readonly double[] Double = [1, 0.97, 0.93, 0.84, 0.66, 0.34, 0];
     private const double GlassEmittance = 0.84;
 
     private SpaceDrivers(int steps, int chains, int windows)
@@ -42,14 +39,11 @@ public sealed class SpaceDrivers
     public double[] PeopleLatentW { get; }
     public double[] ApplianceLatentW { get; }
 
+    /// <summary>Seconds a step.</summary>
+    public double StepS { get; private init; }
+
     /// <summary>Steps in the day.</summary>
     public int Steps => OutdoorC.Length;
-
-    /// <summary>Share of the sun at an angle of incidence that a pane lets through against normal incidence.</summary>
-    public static double IncidenceModifier(double incidenceDeg, bool doublePane) => Roots.Interpolate(Angles, doublePane ? Double : Single, incidenceDeg);
-
-    /// <summary>The same for diffuse sun.</summary>
-    public static double DiffuseModifier(bool doublePane) => doublePane ? 0.87 : 0.91;
 
     /// <summary>Sol-air temperature, °C.</summary>
     public static double SolAir(double airC, double absorptance, double irradiance, double emittance, double longWave, double filmWm2K) =>
@@ -69,7 +63,7 @@ public sealed class SpaceDrivers
     public static SpaceDrivers Build(SpaceDescription space, WeatherMoment[] day, double? stepS = null)
     {
         var stepH = (stepS ?? 86400.0 / day.Length) / 3600;
-        var drivers = new SpaceDrivers(day.Length, space.Faces.Count + space.Windows.Count, space.Windows.Count);
+        var drivers = new SpaceDrivers(day.Length, space.Faces.Count + space.Windows.Count, space.Windows.Count) { StepS = 3600 * stepH };
         for (var step = 0; step < day.Length; step++)
         {
             drivers.OutdoorC[step] = day[step].AirC;
@@ -77,34 +71,37 @@ public sealed class SpaceDrivers
             drivers.GlobalWm2[step] = day[step].Sky.Global;
             drivers.FillGains(space, step, (int)((step + 0.5) * stepH % 24));
         }
+        var sun = new SunKept(day, stepH);
         var series = new double[day.Length];
-        var sun = new double[day.Length];
         for (var i = 0; i < space.Faces.Count; i++)
         {
-            FaceDrive(space, space.Faces[i], day, series, stepH);
+            FaceDrive(space, space.Faces[i], sun, series);
             drivers.Spread(series, i);
         }
         for (var i = 0; i < space.Windows.Count; i++)
         {
-            WindowDrive(space, space.Windows[i], day, series, sun, stepH);
+            var window = space.Windows[i];
+            WindowDrive(space, window, sun, series);
             drivers.Spread(series, space.Faces.Count + i);
+            var through = sun.On(space, window.TiltDeg, window.RelativeAzimuthDeg).Behind(window.DoublePane);
             for (var step = 0; step < day.Length; step++)
             {
-                drivers.WindowSunW[step * space.Windows.Count + i] = sun[step];
-                drivers.GlassSunW[step] += sun[step];
+                var watts = window.SunGain * window.AreaM2 * through[step];
+                drivers.WindowSunW[step * space.Windows.Count + i] = watts;
+                drivers.GlassSunW[step] += watts;
             }
         }
         return drivers;
     }
 
-    /// <summary>Sol-air temperature of one face over the day.</summary>
+    /// <summary>Sol-air temperature of one face over the steps.</summary>
     /// <param name="space">The space it belongs to.</param>
     /// <param name="face">The face.</param>
-    /// <param name="day">Weather by step.</param>
+    /// <param name="sun">Sun and weather.</param>
     /// <param name="solAirC">Filled, one value a step.</param>
-    /// <param name="stepH">Hours a step.</param>
-    public static void FaceDrive(SpaceDescription space, OpaqueFace face, WeatherMoment[] day, double[] solAirC, double stepH)
+    public static void FaceDrive(SpaceDescription space, OpaqueFace face, SunKept sun, double[] solAirC)
     {
+        var weather = sun.Weather;
         if (face.FarSide is FarSide.Water or FarSide.Ground)
         {
             Array.Fill(solAirC, face.FarSide == FarSide.Water ? space.WaterC : space.GroundC);
@@ -113,41 +110,27 @@ public sealed class SpaceDrivers
         if (face.FarSide is FarSide.UnderVehicle or FarSide.Neighbour)
         {
             var (rise, perSun) = face.FarSide == FarSide.UnderVehicle ? (0.0, space.RoadHeatKPerWm2) : (space.NeighbourRiseK, 0.0);
-            for (var step = 0; step < day.Length; step++)
-                solAirC[step] = day[step].AirC + rise + perSun * day[step].Sky.Global;
+            for (var step = 0; step < weather.Length; step++)
+                solAirC[step] = weather[step].AirC + rise + perSun * weather[step].Sky.Global;
             return;
         }
-        var look = new Look(space, face.TiltDeg, face.RelativeAzimuthDeg);
+        var on = sun.On(space, face.TiltDeg, face.RelativeAzimuthDeg);
         var film = ThermalSpace.OutsideFilm(face, space.Weather.WindMs);
-        for (var step = 0; step < day.Length; step++)
-        {
-            var sun = look.At(day[step], (step + 0.5) * stepH % 24);
-            var irradiance = sun.BeamShare * (sun.Face.Beam + sun.Face.Circumsolar) + sun.SkyShare * sun.Face.Sky + sun.Face.Ground;
-            solAirC[step] = SolAir(day[step].AirC, face.Absorptance, irradiance, face.Emittance, sun.SkyShare * look.SkyView * day[step].SkyDeficitWm2, film);
-        }
+        for (var step = 0; step < weather.Length; step++)
+            solAirC[step] = SolAir(weather[step].AirC, face.Absorptance, on.OnFace(step), face.Emittance, on.SkyView(step) * weather[step].SkyDeficitWm2, film);
     }
 
-    /// <summary>Outside temperature and sun let through of one window over the day.</summary>
+    /// <summary>Outside temperature of one window over the steps.</summary>
     /// <param name="space">The space it belongs to.</param>
     /// <param name="window">The window.</param>
-    /// <param name="day">Weather by step.</param>
+    /// <param name="sun">Sun and weather.</param>
     /// <param name="solAirC">Filled, one value a step.</param>
-    /// <param name="throughW">Filled, sun let through, W.</param>
-    /// <param name="stepH">Hours a step.</param>
-    public static void WindowDrive(SpaceDescription space, GlassFace window, WeatherMoment[] day, double[] solAirC, double[] throughW, double stepH)
+    public static void WindowDrive(SpaceDescription space, GlassFace window, SunKept sun, double[] solAirC)
     {
-        var look = new Look(space, window.TiltDeg, window.RelativeAzimuthDeg);
+        var on = sun.On(space, window.TiltDeg, window.RelativeAzimuthDeg);
         var film = SkyLongWave.OutsideFilm(space.Weather.WindMs, GlassEmittance, 293.15);
-        var passes = window.AreaM2 * window.Shgc * window.InteriorShade * window.ExteriorShade;
-        var diffuse = DiffuseModifier(window.DoublePane);
-        for (var step = 0; step < day.Length; step++)
-        {
-            var sun = look.At(day[step], (step + 0.5) * stepH % 24);
-            solAirC[step] = SolAir(day[step].AirC, 0, 0, GlassEmittance, sun.SkyShare * look.SkyView * day[step].SkyDeficitWm2, film);
-            var direct = sun.BeamShare * (sun.Face.Beam + sun.Face.Circumsolar);
-            var modified = direct <= 0 ? 0 : direct * IncidenceModifier(Math.Acos(Math.Min(1, sun.Face.CosIncidence)) * 180 / Math.PI, window.DoublePane);
-            throughW[step] = passes * (modified + (sun.SkyShare * sun.Face.Sky + sun.Face.Ground) * diffuse);
-        }
+        for (var step = 0; step < solAirC.Length; step++)
+            solAirC[step] = SolAir(sun.Weather[step].AirC, 0, 0, GlassEmittance, on.SkyView(step) * sun.Weather[step].SkyDeficitWm2, film);
     }
 
     private void Spread(double[] series, int chain)
@@ -169,45 +152,6 @@ public sealed class SpaceDrivers
             ApplianceConvectiveW[step] += gain.SensibleW[hour] * (1 - gain.RadiantShare);
             ApplianceRadiantW[step] += gain.SensibleW[hour] * gain.RadiantShare;
             ApplianceLatentW[step] += gain.LatentW[hour];
-        }
-    }
-
-    /// <summary>What a face sees of sun and sky, its shades counted.</summary>
-    private readonly struct Look
-    {
-        private readonly SpaceDescription _space;
-        private readonly Direction _normal;
-        private readonly double _cover;
-        private readonly double _azimuthDeg;
-        private readonly double _tiltDeg;
-        private readonly double _relativeDeg;
-
-        public Look(SpaceDescription space, double tiltDeg, double relativeAzimuthDeg)
-        {
-            _space = space;
-            _tiltDeg = tiltDeg;
-            _azimuthDeg = (space.HeadingDeg + relativeAzimuthDeg) % 360;
-            _normal = Direction.Of(tiltDeg, _azimuthDeg);
-            _cover = tiltDeg < 45 ? space.OverheadCover : 1;
-            _relativeDeg = relativeAzimuthDeg;
-            SkyView = SkyLongWave.View(tiltDeg);
-        }
-
-        public double SkyView { get; }
-
-        public (FaceIrradiance Face, double BeamShare, double SkyShare) At(in WeatherMoment moment, double hour)
-        {
-            var face = Irradiance.OnFace(moment.Sky, moment.ToSun, _normal, moment.ExtraterrestrialWm2, _space.Weather.Albedo);
-            if (_space.Shades.Count == 0)
-                return (face, _cover, _cover);
-            double beam = _cover, sky = _cover;
-            foreach (var shade in _space.Shades)
-            {
-                var (b, s) = shade.On(_tiltDeg, _relativeDeg, _azimuthDeg, moment.Sun, hour);
-                beam *= b;
-                sky *= s;
-            }
-            return (face, beam, sky);
         }
     }
 }

@@ -16,7 +16,14 @@ public sealed record OpaqueFace(
 /// <summary>One window. IAC is the share of sun an inside shade lets through, Exterior that of an outside one.</summary>
 public sealed record GlassFace(
     string Name, double AreaM2, double TiltDeg, double RelativeAzimuthDeg, double WindowU, double Shgc, bool DoublePane,
-    double InteriorShade, double ExteriorShade, double CoverR);
+    double InteriorShade, double ExteriorShade, double CoverR)
+{
+    /// <summary>Share of the sun behind an open pane that comes in: the pane's gain, its shades.</summary>
+    public double SunGain => Shgc * InteriorShade * ExteriorShade;
+
+    /// <summary>Transmittance with its cover, W/m²K.</summary>
+    public double CoveredU => 1 / (1 / WindowU + CoverR);
+}
 
 /// <summary>Heat given off inside by the hour 0 to 23.</summary>
 public sealed record HourlyGain(string Name, GainKind Kind, double RadiantShare, double[] SensibleW, double[] LatentW);
@@ -164,6 +171,29 @@ public sealed class ThermalSpace
     {
         AirC = MassC = temperatureC;
         Array.Fill(_skin.Temperatures, temperatureC);
+    }
+
+    /// <summary>
+    /// Brings all nodes to rest in the mean of a row of steps, with the air held or, where nothing is held, free.
+    /// What is left to settle is only how the days swing about their mean.
+    /// </summary>
+    public void Rest(SpaceDrivers drivers, double? heldC, bool sunOnly = false)
+    {
+        var mean = new double[drivers.Chains];
+        double outdoor = 0, convective = 0, radiant = 0;
+        for (var k = 0; k < drivers.Steps; k++)
+        {
+            var (c, r) = sunOnly ? (0.3 * drivers.GlassSunW[k], 0.7 * drivers.GlassSunW[k]) : drivers.GainSplit(k);
+            convective += c / drivers.Steps;
+            radiant += r / drivers.Steps;
+            outdoor += drivers.OutdoorC[k] / drivers.Steps;
+            var at = drivers.At(k);
+            for (var i = 0; i < mean.Length; i++)
+                mean[i] += at[i] / drivers.Steps;
+        }
+        AirC = heldC ?? (_skin.SteadyFlow(mean) + _infiltration * outdoor + convective + radiant) / (SkinWK + _infiltration);
+        MassC = AirC + (_massCoupling > 0 ? radiant / _massCoupling : 0);
+        _skin.Rest(mean, AirC);
     }
 
     /// <summary>Copies the state of another model of the same description.</summary>

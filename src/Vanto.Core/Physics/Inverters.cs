@@ -55,11 +55,14 @@ public sealed class BearingCurve
 {
     private readonly double[] _logRatio;
     private readonly double[] _logSeconds;
+    private readonly double _first;
+    private readonly (double Ratio, double Seconds) _last;
 
     /// <summary>Builds a curve from points (ratio, seconds).</summary>
     public BearingCurve(params (double Ratio, double Seconds)[] points)
     {
         Points = points;
+        (_first, _last) = (points[0].Ratio, points[^1]);
         _logRatio = points.Select(p => Math.Log(p.Ratio)).ToArray();
         _logSeconds = points.Select(p => Math.Log(p.Seconds)).ToArray();
     }
@@ -69,7 +72,9 @@ public sealed class BearingCurve
 
     /// <summary>Seconds that a ratio is borne; infinite up to the first ratio, the last time beyond the last.</summary>
     public double AllowedSeconds(double ratio) =>
-        ratio <= Points[0].Ratio ? double.PositiveInfinity : Math.Exp(Roots.Interpolate(_logRatio, _logSeconds, Math.Log(ratio)));
+        ratio <= _first ? double.PositiveInfinity
+        : ratio >= _last.Ratio ? _last.Seconds
+        : Math.Exp(Roots.Interpolate(_logRatio, _logSeconds, Math.Log(ratio)));
 
     /// <summary>High-frequency inverter.</summary>
     public static readonly BearingCurve HighFrequencyInverter = new((1.0, 1800), (1.1, 60), (1.5, 5), (2.0, 0.5));

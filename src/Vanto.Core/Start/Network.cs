@@ -8,6 +8,8 @@ internal readonly record struct NetworkPoint(double SourceA, double CompressorA,
 /// <summary>The circuit of source, cable, neighbours and compressor.</summary>
 internal sealed class Network(StartCase start)
 {
+    private static readonly Complex Lag = new(0.80, -0.60);
+
     private readonly double _e = start.Source.Volts;
     private readonly Complex _source = start.Source.Impedance;
     private readonly Complex _line = start.Line;
@@ -38,7 +40,8 @@ internal sealed class Network(StartCase start)
         Complex terminal = _e, motor = 0, current = 0;
         for (var pass = 0; pass < 30; pass++)
         {
-            motor = Complex.FromPolarCoordinates(amperes, terminal.Phase - Math.Acos(0.80));
+            // The current lags the terminal voltage at a power factor of 0.80.
+            motor = amperes / terminal.Magnitude * terminal * Lag;
             current = motor + Neighbours * terminal;
             var next = _e - _source * current;
             var settled = Complex.Abs(next - terminal) < 1e-12;

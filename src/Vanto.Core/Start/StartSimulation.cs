@@ -84,6 +84,9 @@ public static class StartSimulation
         return seconds < SoftRampS + SoftHoldS ? limit : rlaA + (limit - rlaA) * Math.Exp(-(seconds - SoftRampS - SoftHoldS) / SoftDecayS);
     }
 
+    /// <summary>True when it starts and runs on with everything on; running on, the cheaper question, is asked first.</summary>
+    public static bool Starts(StartCase start) => Running.Check(start, new Network(start)).Holds && Run(start).Outcome == StartOutcome.Starts;
+
     /// <summary>Runs one start, without trying to shed.</summary>
     /// <param name="start">The case.</param>
     /// <param name="trace">True keeps the moments for drawing.</param>

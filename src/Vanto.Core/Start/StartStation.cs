@@ -191,22 +191,22 @@ public static class StartStation
             yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"), [new DesignChange("/survey/sources/inverter/ratedW", watts)]);
         if (alone.Outcome == StartOutcome.Starts)
             yield return new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), [.. survey.Devices.Select((d, i) => (d, i)).Where(x => x.d.OnAtStart).Select(x => new DesignChange($"/survey/devices/{x.i}/onAtStart", false))]);
-        if (start.Remedy == StartRemedy.None && StartSimulation.Run(start with { Remedy = StartRemedy.HardStartKit }).Outcome == StartOutcome.Starts)
+        if (start.Remedy == StartRemedy.None && StartSimulation.Starts(start with { Remedy = StartRemedy.HardStartKit }))
             yield return new Remedy(Phrase.Of($"hard-start kit"), Phrase.Of($"shortens the surge, not its first peak"), [new DesignChange("/start/remedy", "hardStartKit")]);
         if (start.Source.Dc is { Bank.HasManagementBoard: true } && survey.Sources.Battery.Blocks < 40)
-            if (StartSimulation.Run(start with { Source = SourceBuilder.Source(survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place, SourceChoice.Inverter, start.Source.Dc.Soc) }).Outcome == StartOutcome.Starts)
+            if (StartSimulation.Starts(start with { Source = SourceBuilder.Source(survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place, SourceChoice.Inverter, start.Source.Dc.Soc) }))
                 yield return new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{survey.Sources.Battery.Blocks + 1} in parallel"), [new DesignChange("/survey/sources/battery/blocks", survey.Sources.Battery.Blocks + 1)]);
     }
 
     private static double? SmallestInverter(StartCase start) =>
-        InverterStepsW.Cast<double?>().FirstOrDefault(w => StartSimulation.Run(start with { Source = Resized(start.Source, w!.Value) }).Outcome == StartOutcome.Starts);
+        InverterStepsW.Cast<double?>().FirstOrDefault(w => StartSimulation.Starts(start with { Source = Resized(start.Source, w!.Value) }));
 
     private static PowerSource Resized(PowerSource source, double watts) =>
         PowerSource.OfInverter(source.Class, source.Volts, watts, source.Dc is { } dc ? dc with { Inverter = new InverterModel(watts, 0.01 * watts) } : null);
 
     private static Finding? BoughtForSurge(StartCase start, SurveyDesign survey)
     {
-        if (start.Source.Dc is null || StartSimulation.Run(start).Outcome != StartOutcome.Starts || !StartVerdict.ReductionFits(start.Motor, 0.65))
+        if (start.Source.Dc is null || !StartSimulation.Starts(start) || !StartVerdict.ReductionFits(start.Motor, 0.65))
             return null;
         if (SmallestInverter(start) is not { } direct || SmallestInverter(start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 }) is not { } soft || soft >= direct)
             return null;

@@ -18,7 +18,7 @@ public static class StartVerdict
         foreach (var subset in subsets)
         {
             var without = start with { Neighbours = [.. start.Neighbours.Except(subset)] };
-            if (StartSimulation.Run(without).Outcome == StartOutcome.Starts)
+            if (StartSimulation.Starts(without))
                 return full with { Outcome = StartOutcome.StartsOnlyIfShed, Shed = [.. subset.Select(l => l.Name)] };
         }
         return full;
@@ -44,23 +44,30 @@ public static class StartVerdict
         }
         return low * lra;
 
-        bool Starts(double factor) => StartSimulation.Run(start with { Motor = scaled(factor) }).Outcome == StartOutcome.Starts;
+        bool Starts(double factor) => StartSimulation.Starts(start with { Motor = scaled(factor) });
     }
 
     /// <summary>Smallest soft-starter reduction that starts: 0 without one, null if none from 0.40 to 0.80 does.</summary>
     public static double? NeededReduction(StartCase start)
     {
-        if (StartSimulation.Run(start with { Remedy = StartRemedy.None }).Outcome == StartOutcome.Starts)
+        if (StartSimulation.Starts(start with { Remedy = StartRemedy.None }))
             return 0;
-        if (!Running.Check(start, new Network(start)).Holds)
+        // A larger reduction lowers the current at every moment, so what starts at one starts at every larger one that fits.
+        var highest = Enumerable.Range(40, 41).LastOrDefault(p => ReductionFits(start.Motor, p / 100.0));
+        if (highest == 0 || !Starts(highest))
             return null;
-        for (var percent = 40; percent <= 80; percent++)
+        var (fails, starts) = (39, highest);
+        while (starts - fails > 1)
         {
-            if (ReductionFits(start.Motor, percent / 100.0)
-                && StartSimulation.Run(start with { Remedy = StartRemedy.SoftStarter, Reduction = percent / 100.0 }).Outcome == StartOutcome.Starts)
-                return percent / 100.0;
+            var middle = (fails + starts) / 2;
+            if (Starts(middle))
+                starts = middle;
+            else
+                fails = middle;
         }
-        return null;
+        return starts / 100.0;
+
+        bool Starts(int percent) => StartSimulation.Starts(start with { Remedy = StartRemedy.SoftStarter, Reduction = percent / 100.0 });
     }
 
     /// <summary>Smallest continuous battery rating with which it starts and runs, A; null if none to 2000 A.</summary>
@@ -79,7 +86,7 @@ public static class StartVerdict
         }
         return high;
 
-        bool Starts(double amperes) => StartSimulation.Run(start with { Source = withRating(amperes) }).Outcome == StartOutcome.Starts;
+        bool Starts(double amperes) => StartSimulation.Starts(start with { Source = withRating(amperes) });
     }
 
     /// <summary>True when a soft starter's limit stays above the running current.</summary>

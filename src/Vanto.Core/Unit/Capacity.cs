@@ -27,7 +27,10 @@ public static class Capacity
 
     /// <summary>Capacity left of a nominal one by outdoor heat, indoor wet bulb, altitude and dirty filter; common practice.</summary>
     public static double Derated(double nominalW, double outdoorC, double wetBulbC, double pressurePa, double airFlowShare = 1) =>
-        nominalW * OutdoorFactor(outdoorC) * (1 + 0.025 * (wetBulbC - 19.4)) * (1 - 0.25 * (1 - pressurePa / MoistAir.SeaLevelPa)) * (0.8 + 0.2 * airFlowShare);
+        nominalW * OutdoorFactor(outdoorC) * (1 + 0.025 * (wetBulbC - 19.4)) * PlaceFactor(pressurePa, airFlowShare);
+
+    /// <summary>Capacity left by altitude and a dirty filter; common practice.</summary>
+    public static double PlaceFactor(double pressurePa, double airFlowShare) => (1 - 0.25 * (1 - pressurePa / MoistAir.SeaLevelPa)) * (0.8 + 0.2 * airFlowShare);
 
     /// <summary>Factor of capacity by outdoor temperature.</summary>
     public static double OutdoorFactor(double outdoorC) => outdoorC > 35 ? 1 - 0.010 * (outdoorC - 35) : 1 - 0.006 * (outdoorC - 35);

@@ -3,7 +3,12 @@ using Vanto.Core.Physics;
 namespace Vanto.Core.Unit;
 
 /// <summary>Capacity and power at full speed under given conditions, with the limits the model held.</summary>
-public readonly record struct FullLoadPoint(double CapacityW, double PowerW, double CapacityFactor, double InputRatioFactor, bool DryCoilHeld, bool LowAmbientHeld);
+public readonly record struct FullLoadPoint(double CapacityW, double PowerW, double CapacityFactor, double InputRatioFactor, bool DryCoilHeld, bool LowAmbientHeld)
+{
+    /// <summary>Less cooling for the same power: thin air, a dirty filter.</summary>
+    public FullLoadPoint Times(double factor) =>
+        factor == 1 ? this : this with { CapacityW = CapacityW * factor, CapacityFactor = CapacityFactor * factor, InputRatioFactor = InputRatioFactor / factor };
+}
 
 /// <summary>How the unit is running.</summary>
 public enum RunMode { Off, Standby, Cycling, CyclingAtMin, Modulating, Full, Max, PowerCapped, Blocked }

@@ -138,7 +138,7 @@ public static class UnitStation
         var power = unit.SingleSpeed ? full.PowerW : Performance.Operate(unit, full, double.MaxValue).PowerW;
         var lowest = unit.SingleSpeed ? full.CapacityW : unit.MinCapacityW * full.CapacityFactor;
         var below = load.TotalW.Count(w => w > 0 && w < lowest);
-        most *= FlowFactor(design) * (1 - 0.25 * (1 - load.Space.Weather.PressurePa / MoistAir.SeaLevelPa));
+        most *= Capacity.PlaceFactor(load.Space.Weather.PressurePa, design.AirFlowShare);
         var ratio = unit.RatedCapacityW * FlowFactor(design) / required;
         var humidity = unit.SingleSpeed
             ? Capacity.SettledSingleSpeed(unit.RatedCapacityW, evening, !unit.FanRestsWithCompressor).RelativeHumidityPct
@@ -216,7 +216,7 @@ public static class UnitStation
             new Figure("It gives at the design heat", chosen.CapacityW, QuantityKind.Power, Working.Start()
                 .Given("Q_rated", "rated cooling", unit.RatedCapacityW, "W", Sources.RatingPoint)
                 .Step("CapFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.CapacityFactor, "", curve)
-                .Step("f", "(0.8 + 0.2a)·(1 − 0.25·(1 − p/101325))", $"air flow {design.AirFlowShare:0%}, p {load.Space.Weather.PressurePa:0} Pa", FlowFactor(design) * (1 - 0.25 * (1 - load.Space.Weather.PressurePa / MoistAir.SeaLevelPa)), "", Sources.Derate)
+                .Step("f", "(0.8 + 0.2a)·(1 − 0.25·(1 − p/101325))", $"air flow {design.AirFlowShare:0%}, p {load.Space.Weather.PressurePa:0} Pa", Capacity.PlaceFactor(load.Space.Weather.PressurePa, design.AirFlowShare), "", Sources.Derate)
                 .Step("Q", unit.SingleSpeed ? "Q_rated·CapFT·f" : "Q_rated·CapFT·x_max·f", $"{unit.RatedCapacityW} × {full.CapacityFactor:0.####} × {unit.MaxShare:0.###} × f", chosen.CapacityW, "W", curve).Done()),
             new Figure("and draws", chosen.PowerW, QuantityKind.ElectricPower, Working.Start()
                 .Given("P_rated", "rated input", unit.RatedPowerW, "W", Sources.RatingPoint)
