@@ -1,6 +1,7 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Diagnostics;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 namespace Vanto.Storage;
 
@@ -17,10 +18,34 @@ public static class StoreFile
     /// <summary>Makes the file or brings it up to date.</summary>
     public static void Prepare(string file)
     {
+        if (IsUpToDate(file))
+            return;
         Directory.CreateDirectory(Path.GetDirectoryName(Path.GetFullPath(file))!);
         using var store = new VantoStore(Options(file));
         store.Database.Migrate();
         store.Database.ExecuteSqlRaw("PRAGMA journal_mode=WAL");
+    }
+
+    /// <summary>True when the file has every migration: asked in plain SQL, for a start need not wait for the mapper.</summary>
+    private static bool IsUpToDate(string file)
+    {
+        if (!File.Exists(file))
+            return false;
+        var newest = typeof(StoreFile).Assembly.GetTypes().Select(t => t.GetCustomAttributes(typeof(MigrationAttribute), false)).SelectMany(a => a).Cast<MigrationAttribute>().Select(a => a.Id).Max();
+        return Count(file, "SELECT count(*) FROM sqlite_master WHERE name = '__EFMigrationsHistory'") > 0
+            && Count(file, $"SELECT count(*) FROM __EFMigrationsHistory WHERE MigrationId = '{newest}'") > 0;
+    }
+
+    /// <summary>True when no rig is in the store.</summary>
+    public static bool IsEmpty(string file) => Count(file, "SELECT count(*) FROM Rigs") == 0;
+
+    private static long Count(string file, string sql)
+    {
+        using var connection = new SqliteConnection($"Data Source={file};Pooling=False");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        return (long)command.ExecuteScalar()!;
     }
 
     /// <summary>Writes a consistent copy while the store is in use, checks it and only then gives it its name.</summary>

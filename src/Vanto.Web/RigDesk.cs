@@ -59,7 +59,7 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
         await log.Create(new RevisionDraft(JobFile.Write(design), [], "", label, clock.GetUtcNow()));
 
     /// <summary>Applies a patch; where another tab changed the same fields since, a conflict and nothing else.</summary>
-    public async Task<(RigChanged? Done, ConflictView? Conflict)> Patch(Guid id, RigPatch patch)
+    public async Task<(Rigs.WrittenChange? Done, ConflictView? Conflict)> Patch(Guid id, RigPatch patch)
     {
         var turn = Turns.GetOrAdd(id, _ => new SemaphoreSlim(1));
         await turn.WaitAsync();
@@ -189,24 +189,12 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
         return fields.Count == 0 ? null : new ConflictView(stored.Revision, fields, JobFile.Read(stored.Design));
     }
 
-    private RigChanged Changed(Guid id, int number, DateTimeOffset at, JobDesign before, int beforeNumber, JobDesign design, IReadOnlyList<CommissionRecord> records, bool merged)
+    private Rigs.WrittenChange Changed(Guid id, int number, DateTimeOffset at, JobDesign before, int beforeNumber, JobDesign design, IReadOnlyList<CommissionRecord> records, bool merged)
     {
         var old = cache.Of(id, beforeNumber, before, records);
         var now = cache.Of(id, number, design, records);
         var changed = Assessor.Stations.Where(s => merged || !old.Station(s).SequenceEqual(now.Station(s))).ToList();
-        T? Keep<T>(string name, T? part) where T : class => changed.Contains(name) ? part : null;
-        var all = now.Assessment;
-        var parts = all with
-        {
-            Survey = Keep("survey", all.Survey),
-            Load = Keep("load", all.Load),
-            Unit = Keep("unit", all.Unit),
-            Start = Keep("start", all.Start),
-            Energy = Keep("energy", all.Energy),
-            Commission = Keep("commission", all.Commission),
-            Handover = Keep("handover", all.Handover),
-        };
-        return new RigChanged(number, at, design, merged, changed, parts);
+        return new Rigs.WrittenChange(new RigChanged(number, at, design, merged, changed, now.Assessment), now);
     }
 }
 

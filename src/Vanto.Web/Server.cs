@@ -39,12 +39,20 @@ public static class Server
         if (port != wanted)
             Console.WriteLine($"Port {wanted} is in use; taking {port}.");
         var app = Build(new WebApplicationOptions { Args = [], WebRootPath = Path.Combine(AppContext.BaseDirectory, "wwwroot") }, store, port.Value);
-        if (args.Contains("--demo"))
+        if (args.Contains("--demo") && StoreFile.IsEmpty(store))
             await Demo.DemoRigs.Fill(app.Services);
         await app.StartAsync();
         Console.WriteLine($"Vanto is at http://127.0.0.1:{port}");
+        _ = Task.Run(() => WarmUp(app.Services));
         await app.WaitForShutdownAsync();
         return 0;
+    }
+
+    /// <summary>Opens the yard once before a person does: what is slow about a first time is then over.</summary>
+    private static async Task WarmUp(IServiceProvider services)
+    {
+        await using var scope = services.CreateAsyncScope();
+        await scope.ServiceProvider.GetRequiredService<RigDesk>().Yard();
     }
 
     /// <summary>Builds the application on a store.</summary>

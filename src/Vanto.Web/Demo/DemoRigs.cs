@@ -1,3 +1,4 @@
+using System.Text;
 using System.Text.Json;
 using Vanto.Core.Commission;
 using Vanto.Core.Energy;
@@ -48,9 +49,20 @@ public static class DemoRigs
         foreach (var design in Designs)
         {
             var stored = await log.Create(new RevisionDraft(JobFile.Write(design), [], "", "demo", clock.GetUtcNow()));
+            await AttachWeather(log, clock, stored, design);
             foreach (var (by, readings) in Records(design.Name))
                 await log.Add(new RecordRow { Id = Guid.CreateVersion7(), RigId = stored.Id, Order = await log.NextOrder(stored.Id), At = clock.GetUtcNow(), By = by, Kind = "start-up", Body = JsonSerializer.Serialize(readings, JobFile.Json) });
         }
+    }
+
+    /// <summary>The made-up year of a demo place as the EPW file that it ships with.</summary>
+    private static async Task AttachWeather(RigLog log, TimeProvider clock, StoredRig stored, JobDesign design)
+    {
+        var text = EpwFile.Write(SeasonRun.Made(design.Survey), "synthetic weather made by Vanto from monthly figures; not measured");
+        var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = stored.Id, At = clock.GetUtcNow(), Name = $"{FileNames.Safe(design.Survey.Place.Name)}.epw", Content = Encoding.UTF8.GetBytes(text) };
+        await log.Attach(row);
+        var withFile = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = $"{row.Id} {row.Name}" } } };
+        await log.Append(stored.Id, stored.Revision, new RevisionDraft(JobFile.Write(withFile), ["/survey/climate/weatherFile"], "", $"weather read from {row.Name}", clock.GetUtcNow()));
     }
 
     /// <summary>Start-up readings that go with a demo rig.</summary>

@@ -18,7 +18,7 @@ public static class RigEndpoints
         rigs.MapPost("/", Create);
         rigs.MapPost("/import", Import);
         rigs.MapGet("/{id:guid}", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RigDesk desk) => await desk.View(id) is { } view ? TypedResults.Ok(view) : TypedResults.NotFound());
-        rigs.MapPatch("/{id:guid}", Patch);
+        rigs.MapPatch("/{id:guid}", Patch).Produces<RigChanged>().Produces<ConflictView>(StatusCodes.Status409Conflict).Produces(StatusCodes.Status404NotFound);
         rigs.MapDelete("/{id:guid}", async (Guid id, RigLog log) =>
         {
             await log.Remove(id);
@@ -56,12 +56,12 @@ public static class RigEndpoints
         return TypedResults.Created($"/api/rigs/{stored.Id}", await desk.View(stored.Id));
     }
 
-    private static async Task<Results<Ok<RigChanged>, Conflict<ConflictView>, NotFound>> Patch(Guid id, RigPatch patch, RigDesk desk)
+    private static async Task<IResult> Patch(Guid id, RigPatch patch, RigDesk desk)
     {
         if (patch.Changes.Count == 0)
             throw new InputException("changes", "none", "A patch needs at least one change.");
         var (done, conflict) = await desk.Patch(id, patch);
-        return done is not null ? TypedResults.Ok(done) : conflict is not null ? TypedResults.Conflict(conflict) : TypedResults.NotFound();
+        return done is not null ? done : conflict is not null ? TypedResults.Conflict(conflict) : TypedResults.NotFound();
     }
 
     private static async Task<Results<FileContentHttpResult, NotFound>> Export(Guid id, RigLog log)

@@ -1,16 +1,26 @@
 <script setup lang="ts">
+import { ref } from 'vue';
 import AskField from './AskField.vue';
 
-withDefaults(defineProps<{ title: string; paths?: string[]; open?: boolean }>(), { open: true, paths: () => [] });
+const props = withDefaults(defineProps<{ title: string; paths?: string[]; open?: boolean }>(), { open: true, paths: () => [] });
+
+/** What was never unfolded is never drawn. */
+const seen = ref(props.open);
+
+function toggled(event: Event): void {
+  if ((event.target as HTMLDetailsElement).open) seen.value = true;
+}
 </script>
 
 <template>
-  <details class="group" :open="open">
+  <details class="group" :open="open" @toggle="toggled">
     <summary>
       <h2>{{ title }}</h2>
     </summary>
-    <AskField v-for="path in paths" :key="path" :path="path" />
-    <slot />
+    <template v-if="seen">
+      <AskField v-for="path in paths" :key="path" :path="path" />
+      <slot />
+    </template>
   </details>
 </template>
 

@@ -24,10 +24,17 @@ export function parted(inside: number, kind: QuantityKind): { number: string; sy
   } else if (kind === 'number' || kind === 'resistance') {
     decimals = value === 0 ? 0 : Math.max(0, Math.min(6, 3 - Math.floor(Math.log10(Math.abs(value)))));
   }
-  return {
-    number: value.toLocaleString('en', { maximumFractionDigits: decimals, minimumFractionDigits: kind === 'number' ? 0 : decimals }),
-    symbol,
-  };
+  return { number: written(kind === 'number' ? 0 : decimals, decimals).format(value), symbol };
+}
+
+const formats = new Map<number, Intl.NumberFormat>();
+
+/** A number format, made once: making one takes longer than all else on the screen. */
+function written(least: number, most: number): Intl.NumberFormat {
+  const key = 32 * least + most;
+  let format = formats.get(key);
+  if (!format) formats.set(key, (format = new Intl.NumberFormat('en', { minimumFractionDigits: least, maximumFractionDigits: most })));
+  return format;
 }
 
 /** A value with its unit in one string. */

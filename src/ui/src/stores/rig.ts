@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia';
+import { markRaw } from 'vue';
 import { ask, Refused } from '../api/client';
 import type { ConflictView, DesignChange, Figure, JobAssessment, JobDesign, RigChanged, RigView } from '../api/generated/schema';
 import { decimalComma, settings } from '../parts/settings';
@@ -80,7 +81,7 @@ export const useRig = defineStore('rig', {
       this.revision = view.revision;
       this.savedAt = view.savedAt;
       this.design = view.design;
-      this.assessment = view.assessment;
+      this.assessment = markRaw(view.assessment);
       this.records = view.records;
       this.before = {};
       lastKey = '';
@@ -150,7 +151,8 @@ export const useRig = defineStore('rig', {
       lastKey = key;
       const fresh = { ...done.assessment } as Record<string, unknown>;
       for (const part of stationParts) if (!done.changed.includes(part)) fresh[part] = this.assessment?.[part] ?? null;
-      this.assessment = fresh as unknown as JobAssessment;
+      // Results are replaced whole, never changed: nothing in them needs watching.
+      this.assessment = markRaw(fresh as unknown as JobAssessment);
       this.design = done.design;
       this.revision = done.revision;
       this.savedAt = done.savedAt;

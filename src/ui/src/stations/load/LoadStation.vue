@@ -41,6 +41,8 @@ const stack = computed(() => {
       type: 'bar',
       stack: 'load',
       barCategoryGap: '18%',
+      silent: true,
+      emphasis: { disabled: true },
       data: c.watts.map((w) => toShown(w, 'power')),
       itemStyle: { color: tints.value[c.i], opacity: strengths[c.i], borderColor: inks.value.sheet, borderWidth: 0.5 },
       markLine:
