@@ -46,6 +46,13 @@ public sealed class Screen : IDisposable
         summary.SendKeys(Keys.Enter);
     }
 
+    /// <summary>Unfolds the findings that the first screen leaves out.</summary>
+    public void AllFindings()
+    {
+        if (All("[data-more]").FirstOrDefault() is { } more && more.Text.Contains("more", StringComparison.Ordinal))
+            more.SendKeys(Keys.Enter);
+    }
+
     /// <summary>The one element, once it is there and shown.</summary>
     public IWebElement See(string css) => Wait(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed), css);
 

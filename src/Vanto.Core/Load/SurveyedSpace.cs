@@ -52,7 +52,7 @@ public static class SurveyedSpace
         var weather = RigBox.Weather(survey.Place) with { WindMs = survey.Motion == Motion.Driving ? DrivingWindMs : survey.Place.WindMs };
         var parts = new List<(string Name, bool Cooled, SpaceDesign Space, SkinDesign Roof, SkinDesign Walls, SkinDesign Floor, IReadOnlyList<WindowDesign> Windows, string Field)>
         {
-            ("first space", true, survey.Space, survey.Roof, survey.Walls, survey.Floor, survey.Windows, "survey"),
+            (FirstName(survey), true, survey.Space, survey.Roof, survey.Walls, survey.Floor, survey.Windows, "survey"),
         };
         for (var i = 0; i < survey.Further.Count; i++)
         {
@@ -86,10 +86,12 @@ public static class SurveyedSpace
                 Gains = i == 0 ? Gains(survey) : [],
                 Shades = [.. survey.Shades.Select(s => RigShade.Of(s, survey))],
             };
-            result.Add(new NamedSpace(i == 0 && parts.Count > 1 ? "first space" : part.Name, part.Cooled, space));
+            result.Add(new NamedSpace(part.Name, part.Cooled, space));
         }
         return result;
     }
+
+    private static string FirstName(SurveyDesign survey) => survey.FirstSpaceName.Trim() is { Length: > 0 } name ? name : "first space";
 
     /// <summary>A partition to a cooled space lets no heat through; to one that is not cooled it is a wall without sun.</summary>
     private static OpaqueFace? Bounded((Side? Side, OpaqueFace Face) face, int index, List<bool> cooled)

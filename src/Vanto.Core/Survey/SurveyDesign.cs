@@ -39,6 +39,7 @@ public sealed record SurveyDesign : DesignPart
     [Field(QuantityKind.Temperature, -2, 40, Label = "Water temperature")] public double WaterC { get; init; } = 24;
     [Field(QuantityKind.Fraction, 0, 1, Label = "Sun let through by a cover over the roof", Help = "100 % without a cover; solid roof 10 %, shade cloth 20 to 50 %")] public double OverheadCover { get; init; } = 1;
     [Ask("Windows")] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
+    [Ask("The first space is called")] public string FirstSpaceName { get; init; } = "first space";
     [Ask("Further spaces, from the front to the rear")] public IReadOnlyList<FurtherSpaceDesign> Further { get; init; } = [];
     [Ask("It is")] public Motion Motion { get; init; } = Motion.Parked;
     public AiringDesign Airing { get; init; } = new();

@@ -41,7 +41,7 @@ public sealed record HeatingView(bool Heats, double NeededW, double CapacityW, B
 /// <param name="EveningRhPct">Room humidity it settles at in the mild evening.</param>
 public sealed record Candidate(
     string Id, AcKind Kind, double SupplyVoltageV, bool IsDc, double RatedCapacityW, double CapacityW, double PowerW, double LowestW, double StartA, double RunA, double MassKg,
-    double Ratio, int HoursBelowMin, double EveningRhPct, Severity? Level, Phrase Words);
+    double Ratio, int HoursBelowMin, double EveningRhPct, Severity? Level, Phrase Words, double? NoiseInDb, double? NoiseOutDb);
 
 /// <summary>Result of the Unit station.</summary>
 public sealed record UnitAssessment(
@@ -145,7 +145,7 @@ public static class UnitStation
             : Capacity.SettledModulating(unit.RatedCapacityW, unit.MinShare, evening).RelativeHumidityPct;
         var runA = unit.RatedPowerW / (unit.SupplyVoltageV * unit.PowerFactorRun);
         var (level, words) = Band(unit, ratio, load, lowest, below);
-        return new Candidate(unit.Id, unit.Kind, unit.SupplyVoltageV, unit.IsDc, unit.RatedCapacityW, most, power, lowest, unit.SingleSpeed ? unit.LraA : runA, runA, unit.MassKg, ratio, below, humidity, level, words);
+        return new Candidate(unit.Id, unit.Kind, unit.SupplyVoltageV, unit.IsDc, unit.RatedCapacityW, most, power, lowest, unit.SingleSpeed ? unit.LraA : runA, runA, unit.MassKg, ratio, below, humidity, level, words, unit.NoiseInDb, unit.NoiseOutDb);
     }
 
     private static (Severity? Level, Phrase Words) Band(AcUnit unit, double ratio, LoadAssessment load, double lowest, int below)

@@ -30,6 +30,20 @@ public sealed class SurveyTests : IClassFixture<DemoServer>, IDisposable
     }
 
     [Fact]
+    public void A_field_is_found_by_a_word_and_typed_where_it_is_found()
+    {
+        Screen.Into(_screen.See("[data-find]"), "haze");
+        var before = _screen.See("[data-ledger='heat'] b").Text;
+        var found = _screen.See(".found input[data-path='/survey/place/linkeTurbidity']");
+        Screen.Into(found, "7");
+        _screen.Until(() => _screen.See("[data-ledger='heat'] b").Text != before, "the load moves");
+        Screen.Into(_screen.See("[data-find]"), "gearbox");
+        _screen.See(".found", "No field of the survey");
+        _screen.IsAccessible();
+        _screen.IsClean();
+    }
+
+    [Fact]
     public void The_rig_turns_by_dragging_its_nose()
     {
         var before = _screen.See("input[data-path='/survey/headingDeg']").GetAttribute("value");

@@ -22,6 +22,7 @@ public sealed class UnitTests : IClassFixture<DemoServer>, IDisposable
     {
         _screen.See("[data-pull]", "contents then still stand at");
         _screen.See("[data-schools]", "just enough");
+        _screen.AllFindings();
         _screen.See(".findings", "No head stands in aft cabin");
         _screen.Unfold("Heads");
         _screen.Press("one more head");

@@ -27,6 +27,15 @@ public class SurveyedSpaceTests
             whole.SensibleW[hour].ShouldBe(parts.Sum(p => held.Solve(p.Space).SensibleW[hour]), 0.5);
     }
 
+    [Theory]
+    [InlineData("saloon", "saloon")]
+    [InlineData("  ", "first space")]
+    public void The_first_space_has_the_name_it_was_given(string given, string called)
+    {
+        var survey = Van with { FirstSpaceName = given, Further = [new FurtherSpaceDesign { Name = "bunk" }] };
+        LoadStation.Assess(survey, Load).Spaces.Select(s => s.Name).ShouldBe([called, "bunk"]);
+    }
+
     [Fact]
     public void A_space_that_is_not_cooled_stands_beside_as_a_warm_neighbour()
     {

@@ -39,6 +39,18 @@ public class RigTests(RunningServer server) : IClassFixture<RunningServer>
         heavier.Number("/assessment/load/peakW").ShouldBeGreaterThan(rig.Number("/assessment/load/peakW"));
     }
 
+    [Fact]
+    public async Task What_a_change_answers_is_what_the_rig_then_holds()
+    {
+        var rig = await server.Begin("Dunnock", "boat");
+        var done = await Read(await server.Patch(rig.Id(), 1, [Typed("/survey/place/dryBulbC", "39.5")]));
+        var view = await server.View(rig.Id());
+        foreach (var part in new[] { "load", "unit", "start", "energy", "handover", "ledger", "states", "worst", "faults" })
+            System.Text.Json.Nodes.JsonNode.DeepEquals(done["assessment"]![part], view["assessment"]![part]).ShouldBeTrue(part);
+        System.Text.Json.Nodes.JsonNode.DeepEquals(done["design"], view["design"]).ShouldBeTrue();
+        done.Number("/revision").ShouldBe(2);
+    }
+
     [Theory]
     [InlineData("/survey/space/lengthM", "400 m", "Length must be 0.8 m to 40 m; got 400 m")]
     [InlineData("/survey/space/lengthM", "20 kg", "kg")]

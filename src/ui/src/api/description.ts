@@ -43,6 +43,17 @@ function counted(part: string): string {
   return /^\d+$/.test(part) ? String(Number(part) + 1) : part;
 }
 
+/** Single fields under a path whose label, or the part that they lie in, has a word; called with that part. */
+export function findFields(under: string, word: string): { path: string; label: string }[] {
+  const asked = word.trim().toLowerCase();
+  if (asked.length < 2) return [];
+  return description.fields
+    .filter((f) => f.path.startsWith(under) && !f.path.includes('*') && f.input !== 'list')
+    .map((f) => ({ path: f.path, label: labelOf(f.path) }))
+    .filter((f) => f.label.toLowerCase().includes(asked))
+    .slice(0, 12);
+}
+
 /** The unit a quantity is shown in. */
 export function unitOf(kind: QuantityKind, customary: boolean): UnitView {
   const quantity = quantities.get(kind)!;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed, ref } from 'vue';
 import type { Finding, Remedy, Verdict } from '../api/generated/schema';
 import { useRig } from '../stores/rig';
 import { say } from './show';
@@ -12,17 +13,26 @@ function take(remedy: Remedy): void {
   if (remedy.changes.length > 0) void rig.apply(remedy.changes);
 }
 
+/** The headline says it already: the same words, but for a verb between the name and the rest. */
 function isHeadline(finding: Finding): boolean {
-  return say(finding.words) === say(props.verdict.headline);
+  const bare = (text: string) => text.replace(/ is /g, ' ');
+  return bare(say(finding.words)) === bare(say(props.verdict.headline));
 }
+
+const atOnce = 3;
+const weight = { stop: 2, caution: 1, note: 0 } as const;
+const all = ref(false);
+const ranked = computed(() => [...(props.findings ?? [])].sort((a, b) => weight[b.level] - weight[a.level]));
+/** What stops comes first and always whole; of the rest the first few, so that the drawing stays in sight. */
+const inSight = computed(() => (all.value ? ranked.value : ranked.value.filter((f, i) => i < atOnce || f.level === 'stop')));
 </script>
 
 <template>
   <section class="verdict" :class="verdict.state" aria-live="polite">
     <p class="headline">{{ say(verdict.headline) }}</p>
     <p class="detail">{{ say(verdict.detail) }}</p>
-    <ul v-if="findings?.length" class="findings">
-      <li v-for="finding in findings" :key="finding.code">
+    <ul v-if="ranked.length" class="findings">
+      <li v-for="finding in inSight" :key="finding.code">
         <span v-if="!isHeadline(finding)" class="reason"
           ><b :class="'severity-' + finding.level">{{ words[finding.level] }}</b> {{ say(finding.words) }}</span
         >
@@ -40,6 +50,9 @@ function isHeadline(finding: Finding): boolean {
         </span>
       </li>
     </ul>
+    <button v-if="ranked.length > inSight.length || all" type="button" class="plain more" data-more @click="all = !all">
+      {{ all ? 'fewer' : `${ranked.length - inSight.length} more` }}
+    </button>
   </section>
 </template>
 
@@ -61,6 +74,11 @@ function isHeadline(finding: Finding): boolean {
 .verdict.open,
 .verdict.resting {
   border-color: var(--rule);
+}
+.more {
+  margin-top: 6px;
+  padding: 2px 10px;
+  font-size: 13.5px;
 }
 .headline {
   font-size: 20px;

@@ -27,7 +27,7 @@ export interface PlacedSpace {
 /** All spaces from the front to the rear. */
 export function spacesOf(survey: SurveyDesign): PlacedSpace[] {
   const all = [
-    { name: 'first space', cooled: true, space: survey.space, windows: survey.windows, path: '/survey/windows' },
+    { name: survey.firstSpaceName || 'first space', cooled: true, space: survey.space, windows: survey.windows, path: '/survey/windows' },
     ...survey.further.map((f, i) => ({
       name: f.name,
       cooled: f.cooled,

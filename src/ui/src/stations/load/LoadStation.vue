@@ -136,7 +136,8 @@ function beginClimate(): void {
     <template #see>
       <VerdictBox :verdict="load.verdict" :findings="load.findings" />
       <FigureRow :figures="load.figures" />
-      <DrawnChart :option="stack" :height="230" :label="`Heat by hour and cause; most at ${load.peakHour + 1} o'clock`" />
+      <DrawnChart :option="stack" :height="190" :label="`Heat by hour and cause; most at ${load.peakHour + 1} o'clock`" />
+      <MeasureTable :load="load" />
       <div class="pair">
         <SoakBox :soak="load.soak" :outdoor-c="load.outdoorC" :setpoint-c="rig.design!.load.setpointC" />
         <section class="rose">
@@ -166,7 +167,6 @@ function beginClimate(): void {
           </p>
         </section>
       </div>
-      <MeasureTable :load="load" />
       <div v-if="load.spaces.length || load.stands.length" class="pair halves">
         <section v-if="load.spaces.length" data-spaces>
           <h2>Space by space</h2>

@@ -7,6 +7,7 @@ import FigureRow from '../../parts/FigureRow.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
+import FieldFinder from './FieldFinder.vue';
 import RigPlan from './RigPlan.vue';
 import RigSide from './RigSide.vue';
 
@@ -78,6 +79,7 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
 <template>
   <StationLayout title="Survey" question="What is the rig, and where does it stand?">
     <template #say>
+      <FieldFinder />
       <AskGroup title="The rig" :paths="['/name', '/survey/kind', '/nextDate', '/units']" />
       <AskGroup title="Where it stands" :paths="[...place, '/survey/headingDeg']">
         <AskGroup title="More of the place" :paths="placeMore" :open="false" />
@@ -106,6 +108,7 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
         </AskRows>
       </AskGroup>
       <AskGroup title="Further spaces" :open="rig.design!.survey.further.length > 0">
+        <AskField v-if="rig.design!.survey.further.length > 0" path="/survey/firstSpaceName" />
         <AskRows path="/survey/further" one="space">
           <template #default="{ path, index }">
             <AskField :path="`${path}/name`" />

@@ -43,6 +43,11 @@ const ownFields = [
   'noiseInDb',
   'noiseOutDb',
 ];
+/** Noise in and out as typed; a dash where the sheet says nothing. */
+function noise(c: Candidate): string {
+  return c.noiseInDb === null && c.noiseOutDb === null ? '–' : `${c.noiseInDb ?? '–'} / ${c.noiseOutDb ?? '–'} dB(A)`;
+}
+
 const csvErrors = ref<string[]>([]);
 
 async function readCsv(event: Event): Promise<void> {
@@ -179,6 +184,7 @@ const chart = computed(() => ({
               <th class="number">turns to</th>
               <th class="number">starts at</th>
               <th class="number">weighs</th>
+              <th class="number" title="in and out, dB(A), as typed from the maker's sheet">noise</th>
               <th>verdict</th>
               <th><span class="shown-to-readers">choose</span></th>
             </tr>
@@ -194,6 +200,7 @@ const chart = computed(() => ({
               <td class="number">{{ c.lowestW < c.capacityW * 0.99 ? shown(c.lowestW, 'power') : '–' }}</td>
               <td class="number">{{ shown(c.startA, 'current') }}</td>
               <td class="number">{{ shown(c.massKg, 'mass') }}</td>
+              <td class="number">{{ noise(c) }}</td>
               <td :class="c.level ? 'severity-' + c.level : 'fits'">{{ say(c.words) }}</td>
               <td>
                 <button
@@ -240,7 +247,7 @@ const chart = computed(() => ({
   white-space: nowrap;
 }
 .candidates td:nth-child(2),
-.candidates td:nth-child(8) {
+.candidates td:nth-child(9) {
   white-space: normal;
 }
 .chosen td {

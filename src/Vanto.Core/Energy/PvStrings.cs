@@ -1,0 +1,90 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Energy;
+
+/// <summary>A module as its plate says, at 25 °C and 1000 W/m². Coefficients are shares a kelvin.</summary>
+public sealed record PvModule(double RatedW, double OpenV, double PowerV, double ShortA, double PowerA, double OpenPerK = -0.0027, double PowerPerK = -0.0034, double SeriesFuseA = 20);
+
+/// <summary>What an input for modules bears: highest volts, lowest volts to start or track, highest volts to track, highest short-circuit and working amperes.</summary>
+public sealed record PvInput(double MaxV, double MinV, double TrackMaxV, double ShortMaxA, double WorkMaxA);
+
+/// <summary>One string design and how it stands in the cold and in the heat.</summary>
+public sealed record PvStringResult(
+    int Series, int Parallel, double OpenColdV, double OpenTableV, double PowerHotV, double PowerColdV, double ShortA, double ConductorA, IReadOnlyList<Finding> Findings)
+{
+    /// <summary>Modules used.</summary>
+    public int Modules => Series * Parallel;
+
+    /// <summary>True when nothing forbids it.</summary>
+    public bool Allowed => Findings.All(f => f.Level != Severity.Stop);
+}
+
+/// <summary>Modules in strings: cold voltage by coefficient and by the table of NEC 690.7(A), hot voltage, currents, fuses (NEC 690.8, 690.9).</summary>
+public static class PvStrings
+{
+    private static readonly (double FromC, double Factor)[] ColdTable =
+    [
+        (25, 1.00), (20, 1.02), (15, 1.04), (10, 1.06), (5, 1.08), (0, 1.10), (-5, 1.12), (-10, 1.14), (-15, 1.16), (-20, 1.18), (-25, 1.20), (-30, 1.21), (-35, 1.23), (-40, 1.25),
+    ];
+
+    /// <summary>Factor on the open-circuit voltage by the lowest expected air temperature for crystalline silicon (NEC table 690.7(A), published).</summary>
+    /// <exception cref="InputException">Below −40 °C.</exception>
+    public static double ColdFactor(double lowestC)
+    {
+        foreach (var (from, factor) in ColdTable)
+            if (lowestC >= from)
+                return factor;
+        throw new InputException("lowestC", $"{lowestC} °C", FormattableString.Invariant($"lowestC must be −40 °C or warmer; got {lowestC} °C"));
+    }
+
+    /// <summary>Checks one design.</summary>
+    /// <param name="module">The module.</param>
+    /// <param name="input">What it feeds.</param>
+    /// <param name="series">Modules in a string.</param>
+    /// <param name="parallel">Strings.</param>
+    /// <param name="lowestC">Record low of the air, °C.</param>
+    /// <param name="hotCellC">Hottest cells, °C.</param>
+    /// <param name="stringsFused">Each string has its fuse.</param>
+    public static PvStringResult Check(PvModule module, PvInput input, int series, int parallel, double lowestC, double hotCellC, bool stringsFused = false)
+    {
+        var openCold = series * module.OpenV * (1 + module.OpenPerK * (lowestC - 25));
+        var openTable = series * module.OpenV * ColdFactor(lowestC);
+        var powerHot = series * module.PowerV * (1 + module.PowerPerK * (hotCellC - 25));
+        var powerCold = series * module.PowerV * (1 + module.PowerPerK * (lowestC - 25));
+        var shortA = parallel * module.ShortA;
+        var result = new PvStringResult(series, parallel, openCold, openTable, powerHot, powerCold, shortA, 1.25 * 1.25 * shortA, []);
+        return result with { Findings = [.. Judge(module, input, result, stringsFused)] };
+    }
+
+    /// <summary>Every allowed design of at most so many modules: most modules first, then fewest findings, then the longest string.</summary>
+    public static IReadOnlyList<PvStringResult> Enumerate(PvModule module, PvInput input, int modules, double lowestC, double hotCellC, bool stringsFused = false)
+    {
+        var allowed = new List<PvStringResult>();
+        for (var series = 1; series <= modules; series++)
+            for (var parallel = 1; series * parallel <= modules; parallel++)
+                if (Check(module, input, series, parallel, lowestC, hotCellC, stringsFused) is { Allowed: true } result)
+                    allowed.Add(result);
+        return [.. allowed.OrderByDescending(r => r.Modules).ThenBy(r => r.Findings.Count).ThenByDescending(r => r.Series)];
+    }
+
+    private static IEnumerable<Finding> Judge(PvModule module, PvInput input, PvStringResult r, bool fused)
+    {
+        if (r.OpenColdV > input.MaxV)
+            yield return Finding.Of("pv.voltage", Severity.Stop, $"On the coldest morning the string stands at {r.OpenColdV:Voltage}; the input bears {input.MaxV:Voltage} and is destroyed.");
+        else if (r.OpenTableV > input.MaxV)
+            yield return Finding.Of("pv.voltage-table", Severity.Caution, $"By the table of the code it would be {r.OpenTableV:Voltage} of {input.MaxV:Voltage}; the authority may ask for the table.");
+        else if (r.OpenColdV > 0.95 * input.MaxV)
+            yield return Finding.Of("pv.voltage-near", Severity.Caution, $"On the coldest morning {r.OpenColdV:Voltage} of {input.MaxV:Voltage} are reached.");
+        if (r.PowerHotV < input.MinV)
+            yield return Finding.Of("pv.vmp-hot", Severity.Stop, $"Hot modules give {r.PowerHotV:Voltage}; the input works from {input.MinV:Voltage}. It stops in the heat, when it is needed.");
+        if (r.ShortA > input.ShortMaxA)
+            yield return Finding.Of("pv.isc", Severity.Stop, $"The strings can push {r.ShortA:Current} into an input that bears {input.ShortMaxA:Current}.");
+        if (r.Parallel * module.PowerA > input.WorkMaxA)
+            yield return Finding.Of("pv.clipping", Severity.Caution, $"At their best the strings give {r.Parallel * module.PowerA:Current}; the input takes {input.WorkMaxA:Current}, the rest is lost.");
+        if (r.PowerColdV > input.TrackMaxV)
+            yield return Finding.Of("pv.above-window", Severity.Note, $"In the cold the modules work best at {r.PowerColdV:Voltage}, above the {input.TrackMaxV:Voltage} that the input follows.");
+        if (r.Parallel >= 3 && (r.Parallel - 1) * 1.25 * module.ShortA > module.SeriesFuseA && !fused)
+            yield return Finding.Of("pv.string-fuse", Severity.Stop, $"{r.Parallel - 1} strings feed a faulty one with more than its {module.SeriesFuseA:Current} series fuse: fuse each string.");
+    }
+}

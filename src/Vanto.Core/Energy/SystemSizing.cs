@@ -1,0 +1,71 @@
+using Vanto.Core.Findings;
+
+namespace Vanto.Core.Energy;
+
+/// <summary>One design of the map: batteries in parallel and modules on the roof.</summary>
+public readonly record struct KitSize(int Batteries, int Modules);
+
+/// <summary>One point that is feasible: what it holds, costs and weighs.</summary>
+public sealed record KitPoint(double HoldC, int Batteries, int Modules, double Cost, double MassKg);
+
+/// <summary>
+/// The smallest kit from real steps, exactly: while no generator runs, the lowest charge of a run never falls with more batteries or more
+/// modules, so the least battery for each number of modules is one staircase down the map (definition). Runs are of the electrical side
+/// alone on the unit's draw; a kit that feeds the unit never limits it, so the draw is the same for all that do.
+/// </summary>
+public static class SystemSizing
+{
+    /// <summary>Least batteries for 0, 1 … modules, −1 where not even the most do.</summary>
+    /// <param name="mostBatteries">At least 1.</param>
+    /// <param name="mostModules">At least 0.</param>
+    /// <param name="feasible">Whether a kit meets the aim; never true for one and false for a larger one.</param>
+    public static int[] Staircase(int mostBatteries, int mostModules, Func<KitSize, bool> feasible)
+    {
+        var least = new int[mostModules + 1];
+        var batteries = mostBatteries;
+        var found = false;
+        for (var modules = 0; modules <= mostModules; modules++)
+        {
+            found = found || feasible(new KitSize(mostBatteries, modules));
+            if (!found)
+            {
+                least[modules] = -1;
+                continue;
+            }
+            while (batteries > 1 && feasible(new KitSize(batteries - 1, modules)))
+                batteries--;
+            least[modules] = batteries;
+        }
+        return least;
+    }
+
+    /// <summary>The same by trying every kit, where monotony is not given (a generator with its starting rule), or to prove the staircase.</summary>
+    public static int[] FullSearch(int mostBatteries, int mostModules, Func<KitSize, bool> feasible)
+    {
+        var least = new int[mostModules + 1];
+        for (var modules = 0; modules <= mostModules; modules++)
+        {
+            least[modules] = -1;
+            for (var batteries = 1; batteries <= mostBatteries && least[modules] < 0; batteries++)
+                if (feasible(new KitSize(batteries, modules)))
+                    least[modules] = batteries;
+        }
+        return least;
+    }
+
+    /// <summary>Whether a run meets the aim: the charge never under the reserve, nothing shed, the unit never left out.</summary>
+    public static bool Holds(EnergyResult result, double reserveSoc) =>
+        result.MinSoc >= reserveSoc && result.CutOffHour is null && result.AirOffHour is null;
+
+    /// <summary>Points that no other beats: none is at most as dear, as heavy and as warm and better in one. By cost, then weight, then warmth.</summary>
+    public static IReadOnlyList<KitPoint> Frontier(IEnumerable<KitPoint> points)
+    {
+        var sorted = points.OrderBy(p => p.Cost).ThenBy(p => p.MassKg).ThenBy(p => p.HoldC).ToList();
+        var kept = new List<KitPoint>();
+        // What comes later is never cheaper, so only what is kept already can beat it.
+        foreach (var p in sorted)
+            if (!kept.Any(k => k.MassKg <= p.MassKg && k.HoldC <= p.HoldC))
+                kept.Add(p);
+        return kept;
+    }
+}
