@@ -5,6 +5,7 @@ using Microsoft.Extensions.FileProviders;
 using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
+using Vanto.Web.Energy;
 using Vanto.Web.Handover;
 using Vanto.Web.Load;
 using Vanto.Web.Rigs;
@@ -119,6 +120,7 @@ public static class Server
         api.MapHandover();
         api.MapUnits();
         api.MapSeason();
+        api.MapSizing();
         app.MapOpenApi("/api/openapi/{documentName}.json");
         app.Map("/api/{**rest}", () => Results.Problem("There is no such thing in the API.", statusCode: 404, title: "Not found."));
         if (app.Environment.WebRootPath is { } root && File.Exists(Path.Combine(root, "index.html")))

@@ -21,7 +21,8 @@ internal sealed class DayRun
     /// <param name="inputs">The station's inputs.</param>
     /// <param name="day">The rig's day; weather and sun hold through each of its steps.</param>
     /// <param name="stepS">Seconds a step of the run, a divisor of the day's.</param>
-    public DayRun(EnergyInputs inputs, RigDay day, int stepS)
+    /// <param name="days">How often the day repeats.</param>
+    public DayRun(EnergyInputs inputs, RigDay day, int stepS, int days = 1)
     {
         _inputs = inputs;
         _day = day;
@@ -29,7 +30,7 @@ internal sealed class DayRun
         var space = day.Space;
         _wetBulb = MoistAir.WetBulb(space.SetpointC, space.SetpointRatio, space.Weather.PressurePa);
         _begun = HeldUntil(inputs.Energy.StartHour);
-        var count = 86400 / stepS;
+        var count = days * 86400 / stepS;
         _first = (int)Math.Round(inputs.Energy.StartHour * 3600 / day.Seconds) % day.Weather.Length * (day.Seconds / stepS);
         _hours = new double[count];
         for (var k = 0; k < count; k++)
@@ -40,13 +41,33 @@ internal sealed class DayRun
     /// <summary>Seconds a step.</summary>
     public int StepS { get; }
 
+    /// <summary>
+    /// The unit's draw when nothing limits it, as a case to be run with any bank and any modules: a kit that feeds the unit never limits it.
+    /// </summary>
+    public EnergyCase Demand()
+    {
+        var free = _case with
+        {
+            SetpointC = Setpoints(_inputs.Energy.HoldC),
+            Bank = new BatteryBank(Chemistry.Lfp, 16, 1e7),
+            Inverter = new EnergyInverter(new InverterModel(1e6, 0), 1e6),
+            Modules = _case.Modules with { Count = 0 },
+            Generator = null,
+            ShoreW = null,
+            StartSoc = 1,
+        };
+        var result = EnergySimulation.Run(free, new SpaceCabin(_day.Space, _day.Drivers, _begun, _wetBulb, _first, StepS));
+        return _case with { SetpointC = free.SetpointC, AirconW = result.AirconW, ShoreW = null };
+    }
+
+    private double[] Setpoints(double holdC) =>
+        Array.ConvertAll(_hours, h => Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? holdC : _inputs.Energy.OtherwiseC);
+
     /// <summary>Runs 24 hours from the hour the day begins.</summary>
     /// <param name="holdC">Set-point in the window; null takes the design's.</param>
     public (EnergyResult Result, EnergyCase Case, double[] Hours) Run(double? holdC = null)
     {
-        var energy = _inputs.Energy;
-        var hold = holdC ?? energy.HoldC;
-        var energyCase = _case with { SetpointC = Array.ConvertAll(_hours, h => Day.Within(h, energy.From, energy.To) ? hold : energy.OtherwiseC) };
+        var energyCase = _case with { SetpointC = Setpoints(holdC ?? _inputs.Energy.HoldC) };
         var cabin = new SpaceCabin(_day.Space, _day.Drivers, _begun, _wetBulb, _first, StepS);
         return (EnergySimulation.Run(energyCase, cabin), energyCase, _hours);
     }

@@ -12,7 +12,25 @@ public sealed record EnergyDesign : DesignPart
     [Field(QuantityKind.Temperature, 10, 40, Label = "Otherwise at most")] public double OtherwiseC { get; init; } = 27;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "The day begins at")] public double StartHour { get; init; } = 18;
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "with the bank at")] public double StartSoc { get; init; } = 1;
+    public SizingDesign Sizing { get; init; } = new();
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "Duty a fitter would guess", Help = "for the hand budget only")] public double HandDuty { get; init; } = 0.5;
+}
+
+/// <summary>What the smallest kit is looked for with: limits, prices and the bad days it must stand. Prices are the fitter's own; the figures here are rough, common practice.</summary>
+public sealed record SizingDesign : DesignPart
+{
+    [Field(QuantityKind.Count, 1, 40, Label = "At most so many battery blocks")] public int MostBatteries { get; init; } = 12;
+    [Field(QuantityKind.Count, 0, 60, Label = "At most so many modules", Help = "what the roof holds, see the roof below")] public int MostModules { get; init; } = 10;
+    [Ask("It must stand days 3 K hotter")] public bool HotDays { get; init; } = true;
+    [Ask("It must stand cloudy days, 35 % of the sun")] public bool CloudyDays { get; init; } = true;
+    [Ask("It must do so with an aged bank, 80 % left")] public bool Aged { get; init; } = true;
+    [Field(QuantityKind.Count, 1, 14, Label = "Bad days one after another")] public int Days { get; init; } = 3;
+    [Field(QuantityKind.TemperatureDifference, 0, 6, Label = "Warmer set-points tried, up to")] public double WarmerK { get; init; } = 2;
+    [Field(QuantityKind.Number, 0, 100000, Label = "One battery block costs")] public double BatteryCost { get; init; } = 900;
+    [Field(QuantityKind.Number, 0, 100000, Label = "One module costs")] public double ModuleCost { get; init; } = 190;
+    [Field(QuantityKind.Number, 0, 1000000, Label = "Spend at most", Optional = true)] public double? MostCost { get; init; }
+    [Field(QuantityKind.Mass, 0, 5000, Label = "Bank and modules weigh at most", Optional = true)] public double? MostMassKg { get; init; }
+    [Field(QuantityKind.Hours, 0, 168, Label = "Generator hours a week, at most")] public double MostGeneratorHours { get; init; } = 10;
 }
 
 /// <summary>The day for drawing, one array a column: hours of the day, °C, W, share; rounded to what a drawing can show.</summary>

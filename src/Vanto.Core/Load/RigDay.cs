@@ -12,6 +12,13 @@ public sealed record RigDay(SpaceDescription Space, WeatherMoment[] Weather, Spa
     /// <summary>Seconds a step.</summary>
     public int Seconds => 86400 / Weather.Length;
 
+    /// <summary>The same day under a cloudy sky: a share of its sun is left.</summary>
+    public RigDay UnderCloud(double sunShare)
+    {
+        var weather = Array.ConvertAll(Weather, m => m with { Sky = new SkyIrradiance(m.Sky.Global * sunShare, m.Sky.Direct * sunShare, m.Sky.Diffuse * sunShare) });
+        return this with { Weather = weather, Drivers = SpaceDrivers.Build(Space, weather) };
+    }
+
     /// <summary>Solves the held day of a rig.</summary>
     public static (RigDay Day, LoadDay Load) Of(SurveyDesign survey, LoadDesign design)
     {

@@ -28,25 +28,43 @@ public static class StartStation
         return unit.SingleSpeed ? SingleSpeed(survey, design, unit, source) : InverterDriven(survey, design, unit, source, outdoorC);
     }
 
+    /// <summary>Only how the start ends, without its remedies: for searches.</summary>
+    internal static StartOutcome Outcome(SurveyDesign survey, StartDesign design, AcUnit unit, double outdoorC)
+    {
+        if (unit.IsDc)
+            return DcStart.Assess(survey, design, unit, outdoorC).Outcome;
+        var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
+        if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
+            return StartOutcome.StartsButCannotRun;
+        if (unit.SingleSpeed)
+            return StartVerdict.Of(Case(survey, design, unit, source)).Outcome;
+        var most = Performance.Operate(unit, Performance.FullLoad(unit, outdoorC, 19.44), double.MaxValue).PowerW;
+        return StartVerdict.OfInverterDriven(source, unit.SupplyVoltageV, most, unit.PowerFactorRun, Neighbours(survey), Conductors.LoopOhm(design.CableM, design.CableMm2, 30)).Outcome;
+    }
+
+    private static StartCase Case(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source) => new()
+    {
+        Motor = Motor(unit, 1),
+        Source = source,
+        Remedy = design.Remedy,
+        Reduction = design.Reduction,
+        SecondsOff = design.RestedS,
+        Line = new Complex(Conductors.LoopOhm(design.CableM, design.CableMm2, 30), 0),
+        Neighbours = [Fan(unit), .. Neighbours(survey)],
+    };
+
+    private static NeighbourLoad Fan(AcUnit unit) => new("its own fan", unit.FanPowerW, FanPowerFactor, false);
+
     /// <summary>Devices that may be on at the start, as neighbours on the AC side.</summary>
     internal static List<NeighbourLoad> Neighbours(SurveyDesign survey) =>
         [.. survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Ac).Select(d => new NeighbourLoad(d.Name, d.PowerW, DevicePowerFactor, d.MayWait))];
 
     private static StartAssessment SingleSpeed(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source)
     {
-        var motor = Motor(unit, 1);
-        var fan = new NeighbourLoad("its own fan", unit.FanPowerW, FanPowerFactor, false);
+        var fan = Fan(unit);
         var neighbours = Neighbours(survey);
-        var start = new StartCase
-        {
-            Motor = motor,
-            Source = source,
-            Remedy = design.Remedy,
-            Reduction = design.Reduction,
-            SecondsOff = design.RestedS,
-            Line = new Complex(Conductors.LoopOhm(design.CableM, design.CableMm2, 30), 0),
-            Neighbours = [fan, .. neighbours],
-        };
+        var start = Case(survey, design, unit, source);
+        var motor = start.Motor;
         if (design.Remedy == StartRemedy.SoftStarter && !StartVerdict.ReductionFits(motor, design.Reduction))
             throw new InputException("start.reduction", $"{design.Reduction:0.00}", FormattableString.Invariant($"a reduction of {design.Reduction:0%} holds the current below what the compressor runs at; at most {1 - 1.2 * unit.RlaA / unit.LraA:0%} fits this unit"));
         StartResult result = null!, alone = null!;

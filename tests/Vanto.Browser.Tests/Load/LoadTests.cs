@@ -37,6 +37,8 @@ public sealed class LoadTests : IClassFixture<DemoServer>, IDisposable
     public async Task The_year_runs_on_made_weather_and_on_a_file()
     {
         _screen.Press("run the year", "[data-season]");
+        _screen.See("[data-season]", ".epw");
+        _screen.Press("use weather made of the months", "[data-season]");
         _screen.See("[data-season]", "seed 1");
         using var http = new HttpClient { BaseAddress = _demo.Server.Address };
         var id = new Uri(_screen.Driver.Url).Segments[2].TrimEnd('/');

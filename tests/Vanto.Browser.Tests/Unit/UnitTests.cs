@@ -41,7 +41,7 @@ public sealed class UnitTests : IClassFixture<DemoServer>, IDisposable
     [Fact]
     public async Task Own_units_come_from_a_sheet_and_faults_name_their_row()
     {
-        _screen.See("h1", "Unit");
+        _screen.Unfold("Own units");
         var file = Path.Combine(_demo.Server.Folder, "units.csv");
         await File.WriteAllTextAsync(file, "id,kind,supplyVoltageV,frequencyHz,ratedCapacityW,ratedPowerW,minCapacityW,maxCapacityW\nSHED-9,miniSplitInverter,230,50,2900,760,900,3400\n");
         _screen.Driver.FindElement(By.CssSelector("[data-csv]")).SendKeys(file);

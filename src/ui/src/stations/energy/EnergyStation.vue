@@ -8,6 +8,7 @@ import { axis, inks, lettering, tip } from '../../parts/chart';
 import { clock, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import HandBudget from './HandBudget.vue';
+import SizingBox from './SizingBox.vue';
 import StationLayout from '../StationLayout.vue';
 
 const rig = useRig();
@@ -198,6 +199,7 @@ const picture = computed(() => {
       <VerdictBox :verdict="energy.verdict" :findings="energy.findings" />
       <FigureRow :figures="energy.figures" />
       <DrawnChart :option="picture" :height="energy.hasBattery ? 396 : 372" label="Cabin, sun, load and battery over a day and a night" />
+      <SizingBox v-if="energy.hasBattery" />
       <HandBudget :budget="energy.budget" />
     </template>
   </StationLayout>

@@ -29,6 +29,11 @@ async function run(): Promise<void> {
   }
 }
 
+async function useMade(): Promise<void> {
+  await rig.set('/survey/climate/weatherFile', '');
+  await run();
+}
+
 async function read(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0];
   if (!chosen) return;
@@ -100,6 +105,7 @@ function bar(name: string, key: 'coolingKWh' | 'heatingKWh', color: string) {
         {{ busy ? 'running the year' : 'run the year' }}
       </button>
       <label class="plain file">read a weather file (EPW) <input type="file" accept=".epw" data-epw @change="read" /></label>
+      <button v-if="!made && months === 12" type="button" class="plain" @click="useMade">use weather made of the months</button>
       <a v-if="months === 12" class="button" :href="`/api/rigs/${rig.id}/weather.epw`" download>save the made weather as EPW</a>
     </p>
     <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>

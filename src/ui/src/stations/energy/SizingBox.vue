@@ -1,0 +1,315 @@
+<script setup lang="ts">
+import { computed, onUnmounted, ref, watch } from 'vue';
+import type { DesignChange, FrontierPoint, SizingResult } from '../../api/generated/schema';
+import AskField from '../../parts/AskField.vue';
+import AskGroup from '../../parts/AskGroup.vue';
+import { say, shown } from '../../parts/show';
+import { useRig } from '../../stores/rig';
+
+/** The smallest kit: a map of batteries by modules with the border of what holds, and the frontier to adopt from. */
+interface SizingProgress {
+  done: number;
+  total: number;
+}
+
+const rig = useRig();
+const result = ref<SizingResult | null>(null);
+const progress = ref<SizingProgress | null>(null);
+const error = ref('');
+const stale = ref(false);
+let source: EventSource | null = null;
+
+function stop(): void {
+  source?.close();
+  source = null;
+  progress.value = null;
+}
+
+function search(): void {
+  stop();
+  error.value = '';
+  progress.value = { done: 0, total: 1 };
+  source = new EventSource(`/api/rigs/${rig.id}/sizing`);
+  const on = (name: string, act: (data: string) => void) => source!.addEventListener(name, (e) => act((e as MessageEvent<string>).data));
+  on('progress', (data) => (progress.value = JSON.parse(data) as SizingProgress));
+  on('result', (data) => {
+    result.value = JSON.parse(data) as SizingResult;
+    stale.value = false;
+    stop();
+  });
+  on('fault', (data) => {
+    error.value = JSON.parse(data) as string;
+    stop();
+  });
+  source.onerror = () => {
+    if (!source) return;
+    error.value = 'The server does not answer.';
+    stop();
+  };
+}
+
+watch(
+  () => rig.revision,
+  () => (stale.value = true),
+);
+onUnmounted(stop);
+
+const limits = [
+  'mostBatteries',
+  'mostModules',
+  'days',
+  'warmerK',
+  'batteryCost',
+  'moduleCost',
+  'mostCost',
+  'mostMassKg',
+  'mostGeneratorHours',
+];
+const scenarios = ['hotDays', 'cloudyDays', 'aged'];
+
+const rowHeight = 20;
+const map = computed(() => {
+  const r = result.value!;
+  const columns = r.least.length;
+  const w = Math.min(52, 560 / columns);
+  const rows = r.mostBatteries;
+  const at = (batteries: number, modules: number) => ({ x: 34 + modules * w, y: 8 + (rows - batteries) * rowHeight });
+  const cells = [];
+  for (let a = 0; a < columns; a++)
+    for (let b = 1; b <= rows; b++) {
+      const holds = r.least[a]! > 0 && b >= r.least[a]!;
+      cells.push({ ...at(b, a), b, a, holds, why: holds ? 'holds' : `fails: ${r.decides[a]}` });
+    }
+  const points = r.frontier.filter((p) => p.kit.holdC === r.holdC).map((p) => ({ ...at(p.kit.batteries, p.kit.modules), p }));
+  const fitted = r.fitted.modules < columns && r.fitted.batteries <= rows ? at(r.fitted.batteries, r.fitted.modules) : null;
+  return { cells, points, fitted, width: 34 + columns * w + 8, height: rows * rowHeight + 44, columns, rows, w };
+});
+
+function adopt(point: FrontierPoint): void {
+  take(point.changes);
+}
+
+function take(changes: DesignChange[]): void {
+  void rig.apply(changes);
+}
+
+/** The lowest charge, or in how many of the days asked it fails. */
+const stepped = (soc: number | null, fails: number) =>
+  soc === null ? `fails in ${fails} of ${result.value!.scenarios.length}` : shown(soc, 'fraction');
+const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fraction'));
+</script>
+
+<template>
+  <section class="sizing" data-sizing>
+    <h2>The smallest that does it</h2>
+    <div class="limits">
+      <AskGroup title="It must stand" :open="false">
+        <AskField v-for="f in scenarios" :key="f" :path="`/energy/sizing/${f}`" />
+      </AskGroup>
+      <AskGroup title="Within these limits" :open="false">
+        <AskField v-for="f in limits" :key="f" :path="`/energy/sizing/${f}`" />
+      </AskGroup>
+    </div>
+    <p class="row">
+      <button v-if="!progress" type="button" class="plain main" @click="search">find the smallest</button>
+      <template v-else>
+        <progress :value="progress.done" :max="progress.total" aria-label="How far the search has come" />
+        <span class="soft">{{ progress.done }} of {{ progress.total }}</span>
+        <button type="button" class="plain" @click="stop">stop</button>
+      </template>
+      <span v-if="result && stale && !progress" class="soft">The rig has changed since; search again.</span>
+    </p>
+    <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>
+    <template v-if="result">
+      <p v-for="f in result.findings" :key="f.code">
+        <b :class="'severity-' + f.level">{{ f.level }}</b> {{ say(f.words) }}
+        <button v-for="r in f.remedies" :key="say(r.words)" type="button" class="plain way" @click="take(r.changes)">
+          {{ say(r.words) }} <em>{{ say(r.effect) }}</em>
+        </button>
+      </p>
+      <div class="pair">
+        <svg
+          :viewBox="`0 0 ${map.width} ${map.height}`"
+          class="map"
+          role="img"
+          :aria-label="`Kits that hold ${shown(result.holdC, 'temperature')}: batteries up, modules across`"
+        >
+          <g v-for="c in map.cells" :key="`${c.b}-${c.a}`">
+            <rect :x="c.x" :y="c.y" :width="map.w - 2" :height="18" :class="c.holds ? 'holds' : 'fails'">
+              <title>{{ c.b }} blocks, {{ c.a }} modules: {{ c.why }}</title>
+            </rect>
+            <path v-if="!c.holds" :d="`M ${c.x + map.w / 2 - 5} ${c.y + 5} l 8 8 m 0 -8 l -8 8`" class="cross" />
+          </g>
+          <text v-for="b in map.rows" :key="'b' + b" :x="28" :y="8 + (map.rows - b) * 20 + 14" text-anchor="end">{{ b }}</text>
+          <text
+            v-for="a in map.columns"
+            :key="'a' + a"
+            :x="34 + (a - 1) * map.w + map.w / 2 - 1"
+            :y="map.rows * 20 + 22"
+            text-anchor="middle"
+          >
+            {{ a - 1 }}
+          </text>
+          <text :x="34" :y="map.rows * 20 + 38">modules across, battery blocks up; ✕ fails in some days asked</text>
+          <rect v-if="map.fitted" :x="map.fitted.x - 1" :y="map.fitted.y - 1" :width="map.w" :height="20" class="fitted">
+            <title>fitted now</title>
+          </rect>
+          <g
+            v-for="point in map.points"
+            :key="`${point.p.kit.batteries}-${point.p.kit.modules}`"
+            class="point"
+            tabindex="0"
+            role="button"
+            :aria-label="`Adopt ${point.p.kit.batteries} blocks and ${point.p.kit.modules} modules`"
+            @click="adopt(point.p)"
+            @keydown.enter="adopt(point.p)"
+          >
+            <circle :cx="point.x + map.w / 2 - 1" :cy="point.y + 9" r="7" />
+            <title>{{ point.p.kit.batteries }} blocks, {{ point.p.kit.modules }} modules: adopt</title>
+          </g>
+        </svg>
+        <div>
+          <h3>What one step more buys</h3>
+          <table class="sheet">
+            <tbody>
+              <tr v-for="s in result.steps" :key="s.words">
+                <td>{{ s.words }}</td>
+                <td class="number">
+                  {{ stepped(s.before, s.failsBefore) }} → <b>{{ stepped(s.after, s.failsAfter) }}</b>
+                </td>
+                <td><button type="button" class="plain" :aria-label="`Take ${s.words}`" @click="take(s.changes)">take it</button></td>
+              </tr>
+            </tbody>
+          </table>
+          <p class="soft">
+            Lowest charge in the worst of the days asked, or how many of them fail. Outlined on the map: what is fitted now.
+          </p>
+          <h3>What is fitted now keeps</h3>
+          <table class="sheet">
+            <tbody>
+              <tr v-for="s in result.scenarios" :key="s.id">
+                <td>{{ s.words }}</td>
+                <td class="number soft">{{ shown(s.airconWh, 'energy') }}</td>
+                <td class="number">
+                  <b>{{ kept(s.fittedMinSoc) }}</b>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+      </div>
+      <h3>No kit beats these</h3>
+      <table class="sheet frontier">
+        <thead>
+          <tr>
+            <th>holds</th>
+            <th class="number">blocks</th>
+            <th class="number">modules</th>
+            <th class="number">costs</th>
+            <th class="number">weighs</th>
+            <th>runs lowest in</th>
+            <th><span class="shown-to-readers">adopt</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="p in result.frontier" :key="`${p.kit.holdC}-${p.kit.batteries}-${p.kit.modules}`" data-point>
+            <td>{{ shown(p.kit.holdC, 'temperature') }}</td>
+            <td class="number">{{ p.kit.batteries }}</td>
+            <td class="number">{{ p.kit.modules }}</td>
+            <td class="number">{{ p.kit.cost.toFixed(0) }} €</td>
+            <td class="number">{{ shown(p.kit.massKg, 'mass') }}</td>
+            <td class="soft">{{ p.breaksFirst }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
+            <td>
+              <button
+                type="button"
+                class="plain"
+                :aria-label="`Adopt ${p.kit.batteries} blocks and ${p.kit.modules} modules at ${shown(p.kit.holdC, 'temperature')}`"
+                @click="adopt(p)"
+              >
+                adopt
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft">
+        {{ result.evaluations }} runs made; each border is exact for the blocks and modules offered. Prices are those typed above.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.sizing {
+  margin-top: 14px;
+}
+.limits {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 24px;
+}
+.row {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+  margin: 8px 0;
+}
+.main {
+  font-weight: 650;
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  align-items: start;
+  gap: 20px;
+}
+.map {
+  width: 100%;
+  max-height: 380px;
+}
+.holds {
+  fill: var(--pass);
+  opacity: 0.28;
+}
+.fails {
+  fill: var(--ground);
+  stroke: var(--hair);
+}
+.cross {
+  stroke: var(--rule);
+  stroke-width: 1.5;
+}
+.fitted {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.5;
+}
+.point {
+  cursor: pointer;
+}
+.point circle {
+  fill: var(--stored);
+  stroke: var(--sheet);
+  stroke-width: 2;
+}
+.point:focus circle {
+  stroke: var(--focus);
+  stroke-width: 4;
+}
+text {
+  fill: var(--soft);
+  font-size: 12.5px;
+}
+h3 {
+  font-size: 15px;
+  margin: 10px 0 2px;
+}
+.way {
+  margin-left: 6px;
+}
+progress {
+  width: 220px;
+  accent-color: var(--ink);
+}
+</style>
