@@ -35,11 +35,12 @@ public static class EnergyStation
         var ledger = result.Ledger;
         var need = ledger.AirconWh + ledger.DcLoadWh + ledger.AcLoadWh + ledger.InverterLossWh;
         var budget = Budget(inputs, result, need);
-        var findings = Findings(inputs, result, aim, ways, budget, hasBattery).ToList();
+        var array = ArrayFindings.Of(inputs.Survey);
+        var findings = Findings(inputs, result, aim, ways, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
         return new EnergyAssessment(
             Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), Series(result, energyCase, hours, run.StepS),
             aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
-            hasBattery ? OwnerTable(inputs) : [], result.GeneratorHours, result.FuelLitres);
+            hasBattery ? OwnerTable(inputs) : [], result.GeneratorHours, result.FuelLitres, array);
     }
 
     private sealed record Aim(double WindowHours, double HeldHours, double? FailureHour, string Cause, double CabinAtEndC, double WorstC, double LowestSoc)

@@ -50,6 +50,8 @@ public static class Sources
     public static readonly Source Peukert = new(nameof(Peukert), SourceKind.Published, "Peukert 1897");
     public static readonly Source CellTemperature = new(nameof(CellTemperature), SourceKind.FromMemory, "Ross coefficient by mounting, Nordmann and Clavadetscher 2003");
     public static readonly Source Modules = new(nameof(Modules), SourceKind.CommonPractice, "Module power by irradiance and cell temperature with typical losses");
+    public static readonly Source ColdTable = new(nameof(ColdTable), SourceKind.Published, "NEC table 690.7(A): cold factors for crystalline silicon; coefficients from the module's plate");
+    public static readonly Source PvCurrents = new(nameof(PvCurrents), SourceKind.Published, "NEC 690.8 and 690.9: conductor current and string fuses");
     public static readonly Source InverterLoss = new(nameof(InverterLoss), SourceKind.CommonPractice, "Idle draw, a linear and a quadratic loss; typical shares");
     public static readonly Source GeneratorDerate = new(nameof(GeneratorDerate), SourceKind.CommonPractice, "3.5 % per 305 m and 1 % per 5.56 K above 25 °C");
     public static readonly Source Fuel = new(nameof(Fuel), SourceKind.CommonPractice, "Linear fuel line by kind of engine; diesel after Skarstein and Uhlen 1989, from memory");

@@ -262,6 +262,8 @@ public sealed record SourcesDesign : DesignPart
     public GeneratorDesign Generator { get; init; } = new();
     public ShoreDesign Shore { get; init; } = new();
     public ModulesDesign Modules { get; init; } = new();
+    public ControllerDesign Controller { get; init; } = new();
+    public RoofDesign OnRoof { get; init; } = new();
     public AlternatorDesign Alternator { get; init; } = new();
 }
 
@@ -328,6 +330,50 @@ public sealed record ModulesDesign : DesignPart
     [Field(QuantityKind.Count, 0, 200, Label = "Modules")] public int Count { get; init; }
     [Field(QuantityKind.ElectricPower, 5, 800, Label = "One module")] public double RatedW { get; init; } = 200;
     [Ask("Mounted")] public ModuleMounting Mounting { get; init; } = ModuleMounting.LittleRearAir;
+    [Field(QuantityKind.Voltage, 5, 100, Label = "Open-circuit voltage of one")] public double OpenV { get; init; } = 24.3;
+    [Field(QuantityKind.Voltage, 5, 90, Label = "Voltage at most power")] public double PowerV { get; init; } = 20.4;
+    [Field(QuantityKind.Current, 0.5, 30, Label = "Short-circuit current")] public double ShortA { get; init; } = 10.3;
+    [Field(QuantityKind.Current, 0.5, 30, Label = "Current at most power")] public double PowerA { get; init; } = 9.8;
+    [Field(QuantityKind.Number, -0.006, -0.001, Label = "Open-circuit voltage, share a kelvin", Help = "−0.27 %/K is −0.0027")] public double OpenPerK { get; init; } = -0.0027;
+    [Field(QuantityKind.Current, 5, 60, Label = "Largest series fuse")] public double SeriesFuseA { get; init; } = 20;
+    [Field(QuantityKind.SmallLength, 0.2, 2.6, Label = "Length of one")] public double LengthM { get; init; } = 1.49;
+    [Field(QuantityKind.SmallLength, 0.2, 1.5, Label = "Width of one")] public double WidthM { get; init; } = 0.67;
+    [Field(QuantityKind.Count, 1, 40, Label = "In one string")] public int Series { get; init; } = 1;
+    [Ask("Each string has its fuse")] public bool StringsFused { get; init; }
+}
+
+/// <summary>The input that the modules feed: a charge controller, or a PV-assisted unit's own.</summary>
+public sealed record ControllerDesign : DesignPart
+{
+    [Ask("Its plate is known")] public bool Known { get; init; }
+    [Field(QuantityKind.Voltage, 20, 1500, Label = "Bears at most")] public double MaxV { get; init; } = 150;
+    [Field(QuantityKind.Voltage, 5, 1000, Label = "Starts at", Help = "battery controllers: highest battery voltage and 5 V")] public double MinV { get; init; } = 19.4;
+    [Field(QuantityKind.Voltage, 10, 1400, Label = "Follows the modules up to")] public double TrackMaxV { get; init; } = 145;
+    [Field(QuantityKind.Current, 1, 500, Label = "Short-circuit current, at most")] public double ShortMaxA { get; init; } = 60;
+    [Field(QuantityKind.Current, 1, 500, Label = "Working current, at most")] public double WorkMaxA { get; init; } = 50;
+}
+
+/// <summary>Something on the roof that modules keep clear of.</summary>
+public sealed record RoofObstacleDesign : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "vent";
+    [Field(QuantityKind.SmallLength, 0, 40, Label = "From the front")] public double FromFrontM { get; init; } = 1;
+    [Field(QuantityKind.SmallLength, 0, 10, Label = "From the left")] public double FromLeftM { get; init; } = 0.6;
+    [Field(QuantityKind.SmallLength, 0.05, 5, Label = "Length")] public double LengthM { get; init; } = 0.4;
+    [Field(QuantityKind.SmallLength, 0.05, 3, Label = "Width")] public double WidthM { get; init; } = 0.4;
+    [Field(QuantityKind.SmallLength, 0, 1, Label = "Height")] public double HeightM { get; init; } = 0.1;
+}
+
+/// <summary>The roof as modules see it, outside measures.</summary>
+public sealed record RoofDesign : DesignPart
+{
+    [Field(QuantityKind.SmallLength, 0.3, 50, Label = "Roof length", Help = "empty takes the spaces' own", Optional = true)] public double? LengthM { get; init; }
+    [Field(QuantityKind.SmallLength, 0.3, 50, Label = "Roof width", Optional = true)] public double? WidthM { get; init; }
+    [Field(QuantityKind.SmallLength, 0, 1, Label = "Keep free along the edges")] public double MarginM { get; init; } = 0.05;
+    [Field(QuantityKind.SmallLength, 0, 0.5, Label = "Between modules")] public double GapM { get; init; } = 0.02;
+    [Field(QuantityKind.SmallLength, 0, 1, Label = "Clear of what stands on it")] public double ClearanceM { get; init; } = 0.05;
+    [Field(QuantityKind.Degrees, 0, 80, Label = "No shadow from a sun above", Help = "0 leaves shadows out")] public double ShadowElevationDeg { get; init; }
+    [Ask("On the roof")] public IReadOnlyList<RoofObstacleDesign> Obstacles { get; init; } = [];
 }
 
 /// <summary>Charging while driving.</summary>

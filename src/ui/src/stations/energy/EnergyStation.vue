@@ -7,6 +7,7 @@ import VerdictBox from '../../parts/VerdictBox.vue';
 import { axis, inks, lettering, tip } from '../../parts/chart';
 import { clock, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
+import ArrayBox from './ArrayBox.vue';
 import HandBudget from './HandBudget.vue';
 import SizingBox from './SizingBox.vue';
 import StationLayout from '../StationLayout.vue';
@@ -199,6 +200,7 @@ const picture = computed(() => {
       <VerdictBox :verdict="energy.verdict" :findings="energy.findings" />
       <FigureRow :figures="energy.figures" />
       <DrawnChart :option="picture" :height="energy.hasBattery ? 396 : 372" label="Cabin, sun, load and battery over a day and a night" />
+      <ArrayBox :array="energy.array" />
       <SizingBox v-if="energy.hasBattery" />
       <HandBudget :budget="energy.budget" />
     </template>

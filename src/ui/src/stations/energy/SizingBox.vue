@@ -71,7 +71,7 @@ const rowHeight = 20;
 const map = computed(() => {
   const r = result.value!;
   const columns = r.least.length;
-  const w = Math.min(52, 560 / columns);
+  const w = Math.min(40, 400 / columns);
   const rows = r.mostBatteries;
   const at = (batteries: number, modules: number) => ({ x: 34 + modules * w, y: 8 + (rows - batteries) * rowHeight });
   const cells = [];
@@ -95,7 +95,7 @@ function take(changes: DesignChange[]): void {
 
 /** The lowest charge, or in how many of the days asked it fails. */
 const stepped = (soc: number | null, fails: number) =>
-  soc === null ? `fails in ${fails} of ${result.value!.scenarios.length}` : shown(soc, 'fraction');
+  soc === null ? `${fails} of ${result.value!.scenarios.length} fail` : shown(soc, 'fraction');
 const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fraction'));
 </script>
 

@@ -1,0 +1,82 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Survey;
+
+namespace Vanto.Core.Energy;
+
+/// <summary>Strings and roof of a rig for the screen.</summary>
+/// <param name="Chosen">The string design typed; null without modules or where the controller is not known.</param>
+/// <param name="Allowed">Every allowed one, the fullest first.</param>
+/// <param name="LowestC">Record low taken.</param>
+/// <param name="HotCellC">Hottest cells taken.</param>
+/// <param name="Roof">The modules as they fit.</param>
+/// <param name="RoofLengthMm">Roof drawn.</param>
+/// <param name="RoofWidthMm">Its width.</param>
+/// <param name="Obstacles">What stands on it.</param>
+public sealed record ArrayView(
+    PvStringResult? Chosen, IReadOnlyList<PvStringResult> Allowed, double LowestC, double HotCellC, RoofPlan Roof, int RoofLengthMm, int RoofWidthMm, IReadOnlyList<RoofRectangle> Obstacles);
+
+/// <summary>Modules, strings and roof of a rig, and a bank in cold nights.</summary>
+internal static class ArrayFindings
+{
+    private const int Shown = 6;
+    private const double DwellingArcV = 80;
+    private const double HottestSun = 1000;
+
+    /// <summary>The view.</summary>
+    public static ArrayView Of(SurveyDesign survey)
+    {
+        var sources = survey.Sources;
+        var modules = sources.Modules;
+        var module = new PvModule(modules.RatedW, modules.OpenV, modules.PowerV, modules.ShortA, modules.PowerA, modules.OpenPerK, SeriesFuseA: modules.SeriesFuseA);
+        var input = new PvInput(sources.Controller.MaxV, sources.Controller.MinV, sources.Controller.TrackMaxV, sources.Controller.ShortMaxA, sources.Controller.WorkMaxA);
+        var lowest = Math.Max(-40, survey.Climate.WinterC);
+        var hot = survey.Place.DryBulbC + Modules.RossCoefficient(modules.Mounting) * HottestSun;
+        var known = sources.Controller.Known && modules.Count > 0;
+        var chosen = known && modules.Count % modules.Series == 0 ? PvStrings.Check(module, input, modules.Series, modules.Count / modules.Series, lowest, hot, modules.StringsFused) : null;
+        var allowed = known ? PvStrings.Enumerate(module, input, modules.Count, lowest, hot, modules.StringsFused).Take(Shown).ToList() : [];
+        var (roof, obstacles) = Roof(survey);
+        return new ArrayView(chosen, allowed, lowest, hot, RoofPacking.Pack(roof), roof.LengthMm, roof.WidthMm, obstacles);
+    }
+
+    /// <summary>What is wrong with it.</summary>
+    public static IEnumerable<Finding> Judge(SurveyDesign survey, ArrayView view)
+    {
+        var sources = survey.Sources;
+        var modules = sources.Modules;
+        if (sources.Controller.Known && modules.Count > 0 && modules.Count % modules.Series != 0)
+            yield return new Finding("pv.uneven", Severity.Stop, Phrase.Of($"{modules.Count} modules do not make whole strings of {modules.Series}."), Ways(view));
+        foreach (var finding in view.Chosen?.Findings ?? [])
+            yield return finding.Level == Severity.Stop ? finding with { Remedies = Ways(view) } : finding;
+        if (view.Chosen is { OpenColdV: > DwellingArcV })
+            yield return Finding.Of("pv.arc", Severity.Caution, $"The array stands at {view.Chosen.OpenColdV:Voltage}: it arcs when unplugged in the sun. Arc-fault protection and a disconnect within reach.");
+        if (modules.Count > view.Roof.Count && modules.Count > 0)
+            yield return new Finding("roof.full", Severity.Caution, Phrase.Of($"{modules.Count} modules are planned; in straight rows the roof holds {view.Roof.Count}. A layout by hand may gain one."), [new Remedy(Phrase.Of($"{view.Roof.Count} modules"), Phrase.Of($"as the roof holds"), [new DesignChange("/survey/sources/modules/count", view.Roof.Count)])]);
+        var battery = sources.Battery;
+        if (battery is { Fitted: true, Chemistry: Chemistry.Lfp or Chemistry.Nmc, TemperatureC: > 0 } && survey.Climate.WinterC <= 0)
+            yield return Finding.Of("battery.cold-nights", Severity.Note, $"Nights fall to {survey.Climate.WinterC:Temperature} here: below 0 °C the bank may not be charged. It needs heating or a board that refuses.");
+        if (battery is { Fitted: true, Chemistry: Chemistry.Flooded })
+            yield return Finding.Of("battery.hydrogen", Severity.Stop, $"A flooded bank gives off hydrogen: a closed box with a vent outdoors, never open in the living space.");
+        if (sources.Generator.Fitted && Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC) is < 0.93 and var left)
+            yield return Finding.Of("source.derate", Severity.Note, $"At this height and heat the generator has {left:Fraction} of its label left: {left * sources.Generator.RatedW:ElectricPower}.");
+    }
+
+    private static List<Remedy> Ways(ArrayView view) =>
+        [.. view.Allowed.Take(2).Select(a => new Remedy(Phrase.Of($"{a.Series} in a string, {a.Parallel} strings"), Phrase.Of($"{a.OpenColdV:Voltage} in the cold"),
+            [new DesignChange("/survey/sources/modules/series", a.Series), new DesignChange("/survey/sources/modules/count", a.Modules)]))];
+
+    private static (Roof Roof, List<RoofRectangle> Obstacles) Roof(SurveyDesign survey)
+    {
+        var on = survey.Sources.OnRoof;
+        var modules = survey.Sources.Modules;
+        static int Down(double metres) => (int)Math.Floor(metres * 1000 + 1e-6);
+        static int Up(double metres) => (int)Math.Ceiling(metres * 1000 - 1e-6);
+        var length = Math.Max(300, Down(on.LengthM ?? survey.Space.LengthM + survey.Further.Sum(f => f.Space.LengthM)));
+        var width = Math.Max(300, Down(on.WidthM ?? survey.Space.WidthM));
+        List<RoofRectangle> stand = [.. on.Obstacles.Select(o => new RoofRectangle(Down(o.FromFrontM), Down(o.FromLeftM), Up(o.LengthM), Up(o.WidthM)))];
+        List<RoofObstacle> obstacles = [.. stand.Select((r, i) => new RoofObstacle(r, Up(on.ClearanceM), Up(on.Obstacles[i].HeightM)))];
+        var (longer, shorter) = (Math.Max(modules.LengthM, modules.WidthM), Math.Min(modules.LengthM, modules.WidthM));
+        return (new Roof(length, width, Up(on.MarginM), Up(longer), Up(shorter), Up(on.GapM), obstacles, on.ShadowElevationDeg), stand);
+    }
+}
