@@ -9,6 +9,7 @@ using Vanto.Web.Energy;
 using Vanto.Web.Handover;
 using Vanto.Web.Load;
 using Vanto.Web.Rigs;
+using Vanto.Web.Start;
 using Vanto.Web.Unit;
 
 namespace Vanto.Web;
@@ -120,6 +121,7 @@ public static class Server
         api.MapHandover();
         api.MapUnits();
         api.MapSeason();
+        api.MapStart();
         api.MapSizing();
         app.MapOpenApi("/api/openapi/{documentName}.json");
         app.Map("/api/{**rest}", () => Results.Problem("There is no such thing in the API.", statusCode: 404, title: "Not found."));

@@ -97,6 +97,16 @@ public sealed class BatteryBank
             _energyAtPoint[i] = _energyAtPoint[i - 1] + 0.5 * (_cell.OcvPoints[i] + _cell.OcvPoints[i - 1]) * (_cell.SocPoints[i] - _cell.SocPoints[i - 1]);
     }
 
+    /// <summary>The same bank with another continuous rating, A.</summary>
+    public BatteryBank Rated(double continuousA) => new(this, continuousA);
+
+    private BatteryBank(BatteryBank other, double continuousA)
+    {
+        (_cell, _energyAtPoint, _resistanceBase) = (other._cell, other._energyAtPoint, other._resistanceBase);
+        (Chemistry, Cells, AmpHours, TemperatureC, CapacityAh, ExtraResistance) = (other.Chemistry, other.Cells, other.AmpHours, other.TemperatureC, other.CapacityAh, other.ExtraResistance);
+        ContinuousA = continuousA;
+    }
+
     public Chemistry Chemistry { get; }
     public int Cells { get; }
     public double AmpHours { get; }

@@ -6,6 +6,13 @@ namespace Vanto.Core.Start;
 /// <summary>Which source on board is asked.</summary>
 public enum SourceChoice { [Called("inverter")] Inverter, [Called("generator")] Generator, [Called("shore")] Shore, [Called("sun alone")] Sun }
 
+/// <summary>One reading of a measured start: milliseconds from switching on, amperes RMS.</summary>
+public sealed record MeasuredMoment : DesignPart
+{
+    [Field(QuantityKind.Milliseconds, 0, 10000, Label = "After")] public double AfterMs { get; init; }
+    [Field(QuantityKind.Current, 0, 1000, Label = "Current")] public double CurrentA { get; init; }
+}
+
 /// <summary>What the Start station is told.</summary>
 public sealed record StartDesign : DesignPart
 {
@@ -17,6 +24,8 @@ public sealed record StartDesign : DesignPart
     [Field(QuantityKind.Seconds, 0, 3600, Label = "Compressor has rested")] public double RestedS { get; init; } = 600;
     [Field(QuantityKind.Length, 0, 60, Label = "Cable to the unit, one way")] public double CableM { get; init; } = 5;
     [Field(QuantityKind.ConductorArea, 0.5, 60, Label = "Size of that cable")] public double CableMm2 { get; init; } = 3.31;
+    [Field(QuantityKind.Current, 1, 400, Label = "Highest current measured", Help = "clamp meter with inrush function, on the source chosen, without a soft starter", Optional = true)] public double? MeasuredA { get; init; }
+    [Ask("Measured start, from a logger")] public IReadOnlyList<MeasuredMoment> Measured { get; init; } = [];
 }
 
 /// <summary>One line of a comparison: what is tried and how it ends.</summary>
@@ -29,16 +38,16 @@ public sealed record StackedLoad(string Name, double PowerW, double CurrentA, bo
 public sealed record BearingPoint(double Seconds, double CurrentA);
 
 /// <summary>The trace for drawing, one array a column; rounded to what a drawing can show.</summary>
-public sealed record StartTrace(double[] Seconds, double[] SourceA, double[] CompressorA, double[] Volts)
+public sealed record StartTrace(double[] Seconds, double[] SourceA, double[] CompressorA, double[] Volts, double[] BatteryV, double[] BatteryA)
 {
     /// <summary>No trace.</summary>
-    public static readonly StartTrace None = new([], [], [], []);
+    public static readonly StartTrace None = new([], [], [], [], [], []);
 
     /// <summary>Columns of some moments.</summary>
-    public static StartTrace Of<T>(IReadOnlyList<T> moments, Func<T, double> seconds, Func<T, double> sourceA, Func<T, double> compressorA, Func<T, double> volts)
+    public static StartTrace Of<T>(IReadOnlyList<T> moments, Func<T, double> seconds, Func<T, double> sourceA, Func<T, double> compressorA, Func<T, double> volts, Func<T, double>? batteryV = null, Func<T, double>? batteryA = null)
     {
         double[] Column(Func<T, double> value, int decimals) => [.. moments.Select(m => Math.Round(value(m), decimals))];
-        return new StartTrace(Column(seconds, 4), Column(sourceA, 2), Column(compressorA, 2), Column(volts, 1));
+        return new StartTrace(Column(seconds, 4), Column(sourceA, 2), Column(compressorA, 2), Column(volts, 1), batteryV is null ? [] : Column(batteryV, 2), batteryA is null ? [] : Column(batteryA, 1));
     }
 }
 

@@ -11,6 +11,7 @@ namespace Vanto.Core.Start;
 public static class StartStation
 {
     private const double FanPowerFactor = 0.85;
+    private const double MeasuredApart = 0.15;
     private const double DevicePowerFactor = 0.95;
     private static readonly double[] InverterStepsW = [1000, 1500, 2000, 2500, 3000, 3500, 4000, 5000, 6000, 8000];
 
@@ -25,7 +26,23 @@ public static class StartStation
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
             return WrongVoltage(unit, source);
+        if (unit.SingleSpeed && Fit(survey, design, unit, source) is { Fitted: true } fit)
+        {
+            var seen = SingleSpeed(survey, design, unit with { LraA = fit.LraA, StartTimeS = fit.StartTimeS }, source);
+            var apart = Math.Abs(fit.LraA / unit.LraA - 1) > MeasuredApart;
+            return seen with { Findings = [.. seen.Findings, Finding.Of("start.measured", apart ? Severity.Caution : Severity.Note, $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LraA:Current}, start time {fit.StartTimeS:Milliseconds}.")] };
+        }
         return unit.SingleSpeed ? SingleSpeed(survey, design, unit, source) : InverterDriven(survey, design, unit, source, outdoorC);
+    }
+
+    /// <summary>The motor as it was measured; null where nothing was, or where a soft starter hides it.</summary>
+    private static StartFitResult? Fit(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source)
+    {
+        if (design.Remedy == StartRemedy.SoftStarter || design.MeasuredA is null && design.Measured.Count < 3)
+            return null;
+        List<(double Seconds, double Amperes)> trace = [.. design.Measured.Select(m => (m.AfterMs / 1000, m.CurrentA))];
+        return StartFit.Of(Case(survey, design, unit, source), (lra, time) => MotorModel.FromNameplate(unit.SupplyVoltageV, lra, unit.RlaA, unit.PowerFactorLockedRotor, unit.PowerFactorRun, time),
+            unit.LraA, unit.StartTimeS, design.MeasuredA ?? trace.Max(p => p.Amperes), trace.Count < 3 ? null : StartFit.Lasts(trace));
     }
 
     /// <summary>Only how the start ends, without its remedies: for searches.</summary>
@@ -42,7 +59,7 @@ public static class StartStation
         return StartVerdict.OfInverterDriven(source, unit.SupplyVoltageV, most, unit.PowerFactorRun, Neighbours(survey), Conductors.LoopOhm(design.CableM, design.CableMm2, 30)).Outcome;
     }
 
-    private static StartCase Case(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source) => new()
+    internal static StartCase Case(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source) => new()
     {
         Motor = Motor(unit, 1),
         Source = source,
@@ -85,7 +102,7 @@ public static class StartStation
         var findings = SingleSpeedFindings(start, design, result, alone, atReserve, needed, largest, unit, survey).ToList();
         return new StartAssessment(
             Say(result, source, findings, design), findings, Figures(start, result, motor, largest, source), result.Outcome, result.Cause,
-            Thin(result.Trace), Bears(source), [.. start.Neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable))],
+            Thin(result.Trace, source.Dc is not null), Bears(source), [.. start.Neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable))],
             remedies, stacking, result.MaxA, source.LimitA is double.PositiveInfinity ? 0 : source.LimitA, result.RunA, result.RunCompressorV, source.Volts, result.Used,
             source.ContinuousW, SurgeW(source), needed, false);
     }
@@ -291,8 +308,8 @@ public static class StartStation
         return points;
     }
 
-    private static StartTrace Thin(IReadOnlyList<StartMoment> trace) =>
-        StartTrace.Of([.. trace.Where((_, i) => i % 2 == 0)], m => m.Seconds, m => m.SourceA, m => m.CompressorA, m => m.SourceV);
+    private static StartTrace Thin(IReadOnlyList<StartMoment> trace, bool onBattery) =>
+        StartTrace.Of([.. trace.Where((_, i) => i % 2 == 0)], m => m.Seconds, m => m.SourceA, m => m.CompressorA, m => m.CompressorV, onBattery ? m => m.DcV : null, onBattery ? m => m.DcA : null);
 
     private static List<Figure> Figures(StartCase start, StartResult result, MotorModel motor, double largest, PowerSource source)
     {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import type { StartTrial } from '../../api/generated/schema';
+import { computed, ref } from 'vue';
+import { ask, Refused } from '../../api/client';
+import type { RigView, StartTrial } from '../../api/generated/schema';
 import AskGroup from '../../parts/AskGroup.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import FigureRow from '../../parts/FigureRow.vue';
@@ -9,6 +10,7 @@ import { axis, inks, lettering, tip } from '../../parts/chart';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
+import StudyBox from './StudyBox.vue';
 
 const rig = useRig();
 const start = computed(() => rig.assessment!.start!);
@@ -21,6 +23,23 @@ const ends: Record<string, string> = {
   stalls: 'stop',
   tripsDuringStart: 'stop',
 };
+
+const measured = computed(() => rig.design!.start.measured);
+const volts = ['volts at the compressor', 'battery volts'];
+
+/** A line of the lower part, volts. */
+function below(name: string, data: number[], color: string, type: string) {
+  return {
+    name,
+    type: 'line',
+    xAxisIndex: 1,
+    yAxisIndex: 1,
+    data: start.value.trace.seconds.map((t, k) => [t, data[k]]),
+    showSymbol: false,
+    lineStyle: { color, width: 2, type },
+    itemStyle: { color },
+  };
+}
 
 const trace = computed(() => {
   const end = Math.max(0.3, start.value.trace.seconds.at(-1) ?? 1);
@@ -47,10 +66,24 @@ const trace = computed(() => {
       : [];
   return {
     animation: false,
-    grid: { left: 50, right: 20, top: 28, bottom: 40 },
-    tooltip: tip({ valueFormatter: (v: number) => `${v.toFixed(1)} A` }),
-    xAxis: axis({ type: 'value', min: 0, max: Number(end.toFixed(2)), name: 'seconds', nameLocation: 'middle', nameGap: 24 }),
-    yAxis: axis({ type: 'value', name: 'A', min: 0 }),
+    grid: [
+      { left: 50, right: 20, top: 28, height: 186 },
+      { left: 50, right: 20, top: 246, height: 66 },
+    ],
+    axisPointer: { link: [{ xAxisIndex: 'all' }] },
+    tooltip: tip({
+      formatter: (ps: { seriesName: string; value: number[]; axisIndex: number }[]) =>
+        `<b>${((ps[0]?.value[0] ?? 0) * 1000).toFixed(0)} ms</b>` +
+        ps.map((p) => `<br>${p.seriesName} ${p.value[1]!.toFixed(1)} ${volts.includes(p.seriesName) ? 'V' : 'A'}`).join(''),
+    }),
+    xAxis: [
+      axis({ type: 'value', min: 0, max: Number(end.toFixed(2)), axisLabel: { show: false } }),
+      axis({ type: 'value', gridIndex: 1, min: 0, max: Number(end.toFixed(2)), name: 'seconds', nameLocation: 'middle', nameGap: 24 }),
+    ],
+    yAxis: [
+      axis({ type: 'value', name: 'A', min: 0 }),
+      axis({ type: 'value', gridIndex: 1, name: 'V', min: 0, splitNumber: 2, nameGap: 4 }),
+    ],
     series: [
       {
         name: 'the source bears',
@@ -86,16 +119,51 @@ const trace = computed(() => {
         lineStyle: { color: inks.value.cold, width: 2, type: 'dotted' },
         itemStyle: { color: inks.value.cold },
       },
+      ...(measured.value.length
+        ? [
+            {
+              name: 'measured',
+              type: 'line',
+              data: measured.value.map((m) => [m.afterMs / 1000, m.currentA]),
+              showSymbol: false,
+              lineStyle: { color: inks.value.heat, width: 2, type: [10, 3, 2, 3] },
+              itemStyle: { color: inks.value.heat },
+            },
+          ]
+        : []),
+      below('volts at the compressor', start.value.trace.volts, inks.value.ink, 'solid'),
+      ...(start.value.trace.batteryV.length ? [below('battery volts', start.value.trace.batteryV, inks.value.stored, 'dashed')] : []),
     ],
     legend: {
       top: 0,
       right: 8,
       textStyle: lettering(12.5),
       itemHeight: 8,
-      data: ['all on this source', 'the compressor', 'the source bears'],
+      data: [
+        'all on this source',
+        'the compressor',
+        'the source bears',
+        ...(measured.value.length ? ['measured'] : []),
+        ...volts.filter((v) => v !== 'battery volts' || start.value.trace.batteryV.length),
+      ],
     },
   };
 });
+
+const csvError = ref('');
+
+async function readMeasured(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  if (!file) return;
+  csvError.value = '';
+  try {
+    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/measured-start`, await file.text(), true));
+  } catch (e) {
+    csvError.value = e instanceof Refused ? e.message : 'The server does not answer.';
+  }
+  input.value = '';
+}
 
 function take(trial: StartTrial): void {
   if (trial.changes.length) void rig.apply(trial.changes);
@@ -127,6 +195,19 @@ function reduce(event: Event): void {
       </AskGroup>
       <AskGroup title="Battery at that moment" :paths="['/start/soc', '/start/reserveSoc']" />
       <AskGroup title="Cable and pause" :paths="['/start/cableM', '/start/cableMm2', ...(single ? ['/start/restedS'] : [])]" />
+      <AskGroup
+        v-if="single"
+        title="Measured"
+        :paths="['/start/measuredA']"
+        :open="measured.length > 0 || rig.design!.start.measuredA !== null"
+      >
+        <p class="row">
+          <label class="plain file">read a logger's CSV <input type="file" accept=".csv" data-measured @change="readMeasured" /></label>
+          <button v-if="measured.length" type="button" class="plain" @click="rig.set('/start/measured', [])">leave out</button>
+        </p>
+        <p v-if="csvError" class="severity-stop" role="alert">{{ csvError }}</p>
+        <p class="soft small">Time and current, the header says ms or s. The model is fitted to it and drawn beside it.</p>
+      </AskGroup>
       <AskGroup title="On beside it">
         <ul class="beside">
           <li v-for="n in start.neighbours" :key="n.name">
@@ -143,7 +224,7 @@ function reduce(event: Event): void {
       <DrawnChart
         v-if="start.trace.seconds.length"
         :option="trace"
-        :height="262"
+        :height="352"
         label="Current in the first second of the start against what the source bears"
       />
       <div v-if="start.remedies.length" class="pair">
@@ -171,6 +252,7 @@ function reduce(event: Event): void {
           </table>
         </section>
       </div>
+      <StudyBox v-if="single" />
       <p class="soft small">
         The model is typical, not a measurement: prove it with a clamp meter that catches the inrush, and write the reading down in
         Commission.
@@ -203,6 +285,15 @@ function reduce(event: Event): void {
 .small {
   font-size: 13px;
   margin-top: 6px;
+}
+.row {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  margin: 8px 0;
+}
+.row .plain {
+  text-decoration: none;
 }
 .slider {
   width: 100%;

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { onMounted, ref, watch } from 'vue';
+import { ask } from '../../api/client';
+import type { SourceClass, StartOutcome, StartStudyResult } from '../../api/generated/schema';
+import { shown } from '../../parts/show';
+import { useRig } from '../../stores/rig';
+
+/** Other sources, worse days and the trade's rules beside the start; asked anew when the rig rests for a moment. */
+const rig = useRig();
+const study = ref<StartStudyResult | null>(null);
+const classes: Partial<Record<SourceClass, string>> = {
+  highFrequencyInverter: 'high-frequency inverter',
+  transformerInverter: 'transformer inverter',
+  inverterGenerator: 'inverter generator',
+  conventionalGenerator: 'conventional generator',
+};
+const ends: Record<StartOutcome, string> = {
+  starts: 'starts',
+  startsOnlyIfShed: 'only with loads off',
+  startsButCannotRun: 'cannot run on',
+  stalls: 'stalls',
+  tripsDuringStart: 'trips',
+};
+const rest = 400;
+let timer = 0;
+
+async function load(): Promise<void> {
+  study.value = await ask<StartStudyResult>('GET', `/rigs/${rig.id}/start-study`).catch(() => study.value);
+}
+
+watch(
+  () => rig.revision,
+  () => {
+    window.clearTimeout(timer);
+    timer = window.setTimeout(() => void load(), rest);
+  },
+);
+onMounted(load);
+
+const watts = (w: number | null) => (w === null ? 'none' : shown(w, 'electricPower'));
+</script>
+
+<template>
+  <div v-if="study && study.smallest.length" class="study" data-study>
+    <section>
+      <h2>The smallest that starts it alone</h2>
+      <table class="sheet">
+        <thead>
+          <tr>
+            <th>source</th>
+            <th class="number">without help</th>
+            <th class="number">hard-start kit</th>
+            <th class="number">soft starter</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in study.smallest" :key="row.class">
+            <td>{{ classes[row.class] }}</td>
+            <td class="number">{{ watts(row.plainW) }}</td>
+            <td class="number">{{ watts(row.kitW) }}</td>
+            <td class="number">
+              <b>{{ watts(row.softW) }}</b>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="study.smallestBatteryA" class="soft">
+        The bank must bear {{ shown(study.smallestBatteryA, 'current') }} for hours on end to start it as it stands here.
+      </p>
+      <h2>Rules of the trade beside the model</h2>
+      <table class="sheet" data-rules>
+        <tbody>
+          <tr v-for="r in study.rules" :key="r.words">
+            <td>{{ r.words }}</td>
+            <td class="number">{{ shown(r.rule, r.quantity) }}</td>
+            <td class="number">
+              <b>{{ r.model === null ? 'none' : shown(r.model, r.quantity) }}</b>
+            </td>
+            <td :class="r.apart ? 'severity-caution' : 'soft'">{{ r.apart ? 'far apart' : 'agree' }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section>
+      <h2>On a worse day</h2>
+      <table class="sheet" data-worse>
+        <tbody>
+          <tr v-for="s in study.sensitivity" :key="s.words">
+            <td>{{ s.words }}</td>
+            <td class="number">{{ shown(s.maxA, 'current') }}</td>
+            <td :class="s.outcome === 'starts' ? 'pass' : 'severity-stop'">
+              {{ ends[s.outcome] }}{{ s.outcome === 'starts' ? `, ${shown(s.used, 'fraction')} used` : `: ${s.cause}` }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.study {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 22px;
+  margin-top: 12px;
+}
+.pass {
+  color: var(--pass);
+}
+</style>
