@@ -123,6 +123,7 @@ public static class Server
         api.MapSeason();
         api.MapStart();
         api.MapSizing();
+        api.MapEnergyYear();
         app.MapOpenApi("/api/openapi/{documentName}.json");
         app.Map("/api/{**rest}", () => Results.Problem("There is no such thing in the API.", statusCode: 404, title: "Not found."));
         if (app.Environment.WebRootPath is { } root && File.Exists(Path.Combine(root, "index.html")))

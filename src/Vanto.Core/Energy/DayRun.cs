@@ -50,6 +50,9 @@ internal sealed class DayRun
         {
             SetpointC = Setpoints(_inputs.Energy.HoldC),
             Bank = new BatteryBank(Chemistry.Lfp, 16, 1e7),
+            Levels = new BatteryLevels(),
+            EcoSoc = 0,
+            PreCoolK = 0,
             Inverter = new EnergyInverter(new InverterModel(1e6, 0), 1e6),
             Modules = _case.Modules with { Count = 0 },
             Generator = null,
@@ -129,12 +132,21 @@ internal sealed class DayRun
             GeneratorAllowed = Array.ConvertAll(_hours, h => Day.Within(h, sources.Generator.AllowedFrom, sources.Generator.AllowedTo)),
             ChargerAcMaxW = hasBank ? sources.Generator.ChargerW : 0,
             StartSoc = hasBank ? _inputs.Energy.StartSoc : 0.5,
-            Levels = lead && hasBank ? BatteryLevels.Lead : new BatteryLevels(),
+            Levels = Levels(lead && hasBank ? BatteryLevels.Lead : new BatteryLevels()),
+            EcoSoc = hasBank ? _inputs.Energy.EcoSoc : 0,
+            EcoRiseK = _inputs.Energy.EcoRiseK,
+            PreCoolK = hasBank ? _inputs.Energy.PreCoolK : 0,
+            PowerCapW = _inputs.Energy.PowerCapW ?? double.PositiveInfinity,
             FanOn = !_inputs.Unit.FanRestsWithCompressor,
             InletRiseK = _inputs.UnitDesign.InletRiseK,
             CapacityFactor = Capacity.PlaceFactor(_day.Space.Weather.PressurePa, _inputs.UnitDesign.AirFlowShare),
         };
     }
+
+    /// <summary>Where the unit stops at the reserve, it comes back a tenth above it.</summary>
+    private BatteryLevels Levels(BatteryLevels usual) => _inputs.Energy.StopAtReserve && _inputs.ReserveSoc > usual.Cut
+        ? usual with { AirOff = _inputs.ReserveSoc, AirOn = Math.Min(0.99, _inputs.ReserveSoc + 0.1) }
+        : usual;
 
     private EnergyGenerator? Generator(SourcesDesign sources, bool hasBank)
     {

@@ -64,6 +64,9 @@ public sealed record EnergyCase
     public double EcoSoc { get; init; }
     public double EcoRiseK { get; init; }
     public double PowerCapW { get; init; } = double.PositiveInfinity;
+
+    /// <summary>So much cooler while the bank is full and the sun shines, K.</summary>
+    public double PreCoolK { get; init; }
     public bool FanOn { get; init; } = true;
     public double InletRiseK { get; init; }
     public double ToleranceK { get; init; } = 0.5;

@@ -12,6 +12,11 @@ public sealed record EnergyDesign : DesignPart
     [Field(QuantityKind.Temperature, 10, 40, Label = "Otherwise at most")] public double OtherwiseC { get; init; } = 27;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "The day begins at")] public double StartHour { get; init; } = 18;
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "with the bank at")] public double StartSoc { get; init; } = 1;
+    [Field(QuantityKind.Fraction, 0, 0.95, Label = "Economy below a charge of", Help = "0 leaves it off")] public double EcoSoc { get; init; }
+    [Field(QuantityKind.TemperatureDifference, 0, 8, Label = "then warmer by")] public double EcoRiseK { get; init; } = 2;
+    [Field(QuantityKind.TemperatureDifference, 0, 8, Label = "Cool ahead while the sun finds no taker, by")] public double PreCoolK { get; init; }
+    [Field(QuantityKind.ElectricPower, 50, 8000, Label = "The unit draws at most", Help = "economy cap; empty leaves it off", Optional = true)] public double? PowerCapW { get; init; }
+    [Ask("The unit stops at the reserve")] public bool StopAtReserve { get; init; }
     public SizingDesign Sizing { get; init; } = new();
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "Duty a fitter would guess", Help = "for the hand budget only")] public double HandDuty { get; init; } = 0.5;
 }

@@ -14,6 +14,7 @@ public sealed class EnergySimulation
     private const double RestS = 180;
     private const double StartLossS = 45;
     private const double LongAgoS = 1e9;
+    private const double FullSoc = 0.97;
 
     private readonly EnergyCase _case;
     private readonly IEnergyCabin? _cabin;
@@ -93,6 +94,8 @@ public sealed class EnergySimulation
         var c = _case;
         var soc = _bank.Soc;
         var set = c.SetpointC[k] + (c.EcoSoc > 0 && soc <= c.EcoSoc ? c.EcoRiseK : 0);
+        if (c.PreCoolK > 0 && soc >= FullSoc && c.IrradianceWm2[k] > 0)
+            set -= c.PreCoolK;
         if (soc >= c.Levels.Reconnect)
             _cutOff = false;
         if (soc >= c.Levels.AirOn)

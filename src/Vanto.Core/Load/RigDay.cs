@@ -10,7 +10,19 @@ public sealed record RigDay(SpaceDescription Space, WeatherMoment[] Weather, Spa
     public const int StepS = 300;
 
     /// <summary>Seconds a step.</summary>
-    public int Seconds => 86400 / Weather.Length;
+    public int Seconds => (int)Math.Round(Drivers.StepS);
+
+    /// <summary>A row of weather in place of the repeating day, begun from the set-point.</summary>
+    /// <param name="space">The space.</param>
+    /// <param name="weather">Steps that begin at midnight.</param>
+    /// <param name="stepS">Seconds a step.</param>
+    public static RigDay Through(SpaceDescription space, WeatherMoment[] weather, int stepS)
+    {
+        var model = new ThermalSpace(space);
+        model.Prepare(stepS);
+        model.Reset(space.SetpointC);
+        return new RigDay(space, weather, SpaceDrivers.Build(space, weather, stepS), model);
+    }
 
     /// <summary>The same day under a cloudy sky: a share of its sun is left.</summary>
     public RigDay UnderCloud(double sunShare)

@@ -30,12 +30,8 @@ public static class SeasonEndpoints
     {
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();
-        var climate = view.Design.Survey.Climate;
-        if (climate.WeatherFile.Length == 0)
-            return TypedResults.Ok(SeasonRun.Of(view.Design, SeasonRun.Made(view.Design.Survey), $"made from the months, seed {climate.Seed}"));
-        if (!Guid.TryParse(climate.WeatherFile.Split(' ')[0], out var file) || await log.Attachment(id, file) is not { } row)
-            throw new InputException("survey.climate.weatherFile", climate.WeatherFile, "The weather file of this rig is not in the store; read it in again.");
-        return TypedResults.Ok(SeasonRun.Of(view.Design, EpwFile.Read(Encoding.UTF8.GetString(row.Content)).Year, row.Name));
+        var (year, called) = await RigWeather.Of(view, log);
+        return TypedResults.Ok(SeasonRun.Of(view.Design, year, called));
     }
 
     private static async Task<Results<Ok<WeatherFileView>, NotFound>> Attach(Guid id, HttpRequest request, RigDesk desk, RigLog log, TimeProvider clock, string name = "weather.epw")

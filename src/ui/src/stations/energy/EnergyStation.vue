@@ -9,6 +9,7 @@ import { clock, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import ArrayBox from './ArrayBox.vue';
 import HandBudget from './HandBudget.vue';
+import YearBox from './YearBox.vue';
 import SizingBox from './SizingBox.vue';
 import StationLayout from '../StationLayout.vue';
 
@@ -187,6 +188,11 @@ const picture = computed(() => {
       <AskGroup title="The aim" :paths="['/energy/holdC', '/energy/from', '/energy/to', '/energy/otherwiseC', '/start/reserveSoc']" />
       <AskGroup title="How the day begins" :paths="['/energy/startHour', '/energy/startSoc']" />
       <AskGroup
+        title="How it is run"
+        :paths="['/energy/ecoSoc', '/energy/ecoRiseK', '/energy/preCoolK', '/energy/powerCapW', '/energy/stopAtReserve']"
+        :open="false"
+      />
+      <AskGroup
         v-if="rig.design!.survey.sources.battery.fitted"
         title="Stored"
         :paths="['/survey/sources/battery/blocks', '/survey/sources/battery/blockAh', '/survey/sources/battery/capacityLeft']"
@@ -202,6 +208,7 @@ const picture = computed(() => {
       <DrawnChart :option="picture" :height="energy.hasBattery ? 396 : 372" label="Cabin, sun, load and battery over a day and a night" />
       <ArrayBox :array="energy.array" />
       <SizingBox v-if="energy.hasBattery" />
+      <YearBox />
       <HandBudget :budget="energy.budget" />
     </template>
   </StationLayout>

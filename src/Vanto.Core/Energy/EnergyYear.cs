@@ -1,0 +1,74 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Energy;
+
+/// <summary>One week of a year: lowest charge, hours in the window too warm, hours without the unit for want of energy, kWh, generator hours.</summary>
+public sealed record EnergyWeek(int Number, double MinSoc, double WarmHours, double WithoutUnitHours, double AirconKWh, double SunKWh, double UnusedKWh, double OtherSourcesKWh, double GeneratorHours);
+
+/// <summary>A year of the rig with its sources.</summary>
+/// <param name="Weather">What weather it was.</param>
+/// <param name="Weeks">52 weeks and a day.</param>
+/// <param name="Cycles">Discharged charge over the bank's own.</param>
+/// <param name="Findings">What fails first and when.</param>
+public sealed record EnergyYearResult(string Weather, IReadOnlyList<EnergyWeek> Weeks, double AirconKWh, double SunKWh, double UnusedKWh, double GeneratorHours, double FuelLitres, double WarmHours, double Cycles, EnergyLedger Ledger, IReadOnlyList<Finding> Findings);
+
+/// <summary>Runs a rig and its sources through hourly weather, cabin and electrical side together; long work beside the assessment.</summary>
+public static class EnergyYear
+{
+    /// <summary>Seconds a step.</summary>
+    public const int StepS = 900;
+
+    private const int StepsAWeek = 7 * 86400 / StepS;
+    private const double ToleranceK = 0.5;
+
+    /// <summary>Runs it.</summary>
+    public static EnergyYearResult Of(EnergyInputs inputs, WeatherYear weather, string called)
+    {
+        var space = SurveyedSpace.Build(inputs.Survey, inputs.Load.SetpointC, inputs.Load.HumidityPct);
+        var through = RigDay.Through(space, weather.Steps(StepS), StepS);
+        var (result, energyCase, hours) = new DayRun(inputs, through, StepS, weather.Hours / 24).Run();
+        var weeks = Enumerable.Range(0, (hours.Length + StepsAWeek - 1) / StepsAWeek).Select(w => Week(w, result, energyCase, hours, inputs)).ToList();
+        var cycles = result.BatteryW.Where(p => p < 0).Sum(p => -p) * StepS / 3600 / ((energyCase.Bank.StoredJ(1) - energyCase.Bank.StoredJ(0)) / 3600);
+        var ledger = result.Ledger;
+        return new EnergyYearResult(called, weeks, ledger.AirconWh / 1000, ledger.PvAvailableWh / 1000, ledger.CurtailedWh / 1000, result.GeneratorHours, result.FuelLitres, weeks.Sum(w => w.WarmHours),
+            inputs.Survey.Sources.Battery.Fitted ? cycles : 0, ledger, [.. Findings(inputs, weeks, result, hours)]);
+    }
+
+    private static EnergyWeek Week(int week, EnergyResult result, EnergyCase energyCase, double[] hours, EnergyInputs inputs)
+    {
+        double minSoc = 1, warm = 0, without = 0, aircon = 0, sun = 0, used = 0, other = 0, generator = 0;
+        const double step = StepS / 3600.0;
+        for (var k = week * StepsAWeek; k < Math.Min(hours.Length, (week + 1) * StepsAWeek); k++)
+        {
+            minSoc = Math.Min(minSoc, result.Soc[k]);
+            var window = Day.Within(hours[k], inputs.Energy.From, inputs.Energy.To);
+            warm += window && result.AirC[k] > inputs.Energy.HoldC + ToleranceK ? step : 0;
+            without += result.Mode[k] is RunMode.Standby or RunMode.Blocked ? step : 0;
+            aircon += result.AirconW[k] * step / 1000;
+            used += result.PvW[k] * step / 1000;
+            sun += Modules.Power(energyCase.Modules.Count, energyCase.Modules.RatedW, energyCase.IrradianceWm2[k], energyCase.OutdoorC[k] + energyCase.Modules.Ross * energyCase.IrradianceWm2[k], energyCase.Modules.Gamma, energyCase.Modules.Losses) * step / 1000;
+            other += result.SourceW[k] * step / 1000;
+            generator += energyCase.Generator is not null && result.SourceW[k] > (energyCase.AlternatorW?[k] ?? 0) + 1 ? step : 0;
+        }
+        return new EnergyWeek(week + 1, minSoc, warm, without, aircon, sun, sun - used / energyCase.Modules.ControllerEfficiency, other, generator);
+    }
+
+    private static IEnumerable<Finding> Findings(EnergyInputs inputs, List<EnergyWeek> weeks, EnergyResult result, double[] hours)
+    {
+        var battery = inputs.Survey.Sources.Battery.Fitted;
+        var low = weeks.FirstOrDefault(w => battery && w.MinSoc < inputs.ReserveSoc);
+        if (low is not null)
+            yield return Finding.Of("energy.year-reserve", Severity.Caution, $"The bank falls below its reserve first in week {low.Number}, in {weeks.Count(w => w.MinSoc < inputs.ReserveSoc)} of {weeks.Count} weeks.");
+        if (result.CutOffHour is { } dark && battery)
+            yield return Finding.Of("energy.year-dark", Severity.Stop, $"Everything goes dark on day {(int)(dark / 24) + 1} of the year.");
+        var warm = weeks.MaxBy(w => w.WarmHours)!;
+        if (warm.WarmHours > 0)
+            yield return Finding.Of("energy.year-warm", Severity.Note, $"Week {warm.Number} is the hardest: {warm.WarmHours:Hours} of the window are too warm.");
+        if (battery && result.Soc[^1] < result.Soc[Math.Min(hours.Length - 1, StepsAWeek)] - 0.2)
+            yield return Finding.Of("energy.year-sinks", Severity.Note, $"The year ends with {result.Soc[^1]:Fraction} in the bank.");
+    }
+}

@@ -1,0 +1,23 @@
+using System.Text;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Physics;
+using Vanto.Storage;
+
+namespace Vanto.Web;
+
+/// <summary>The year that a rig is run through: its weather file, or weather made of its months.</summary>
+public static class RigWeather
+{
+    /// <summary>The weather and what it is called.</summary>
+    /// <exception cref="InputException">The file is not in the store, or there are no months.</exception>
+    public static async Task<(WeatherYear Year, string Called)> Of(RigView view, RigLog log)
+    {
+        var climate = view.Design.Survey.Climate;
+        if (climate.WeatherFile.Length == 0)
+            return (SeasonRun.Made(view.Design.Survey), $"made from the months, seed {climate.Seed}");
+        if (!Guid.TryParse(climate.WeatherFile.Split(' ')[0], out var file) || await log.Attachment(view.Id, file) is not { } row)
+            throw new InputException("survey.climate.weatherFile", climate.WeatherFile, "The weather file of this rig is not in the store; read it in again.");
+        return (EpwFile.Read(Encoding.UTF8.GetString(row.Content)).Year, row.Name);
+    }
+}
