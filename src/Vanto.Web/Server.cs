@@ -124,6 +124,7 @@ public static class Server
         api.MapStart();
         api.MapSizing();
         api.MapEnergyYear();
+        api.MapOptions();
         app.MapOpenApi("/api/openapi/{documentName}.json");
         app.Map("/api/{**rest}", () => Results.Problem("There is no such thing in the API.", statusCode: 404, title: "Not found."));
         if (app.Environment.WebRootPath is { } root && File.Exists(Path.Combine(root, "index.html")))

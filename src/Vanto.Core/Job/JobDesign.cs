@@ -24,4 +24,25 @@ public sealed record JobDesign : DesignPart
     public StartDesign Start { get; init; } = new();
     public EnergyDesign Energy { get; init; } = new();
     public HandoverDesign Handover { get; init; } = new();
+    [Ask("Options kept for comparison")] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
+    [Ask("Compared with", Help = "the option pinned as the baseline; empty takes the design as it stands")] public string Baseline { get; init; } = "";
+}
+
+/// <summary>A named design of the same rig: another unit, start, aim or kit on the same survey.</summary>
+public sealed record OptionDesign : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "option";
+    [Ask("Unit", Options = "units")] public string Chosen { get; init; } = "MS-12-120";
+    public StartDesign Start { get; init; } = new();
+    public EnergyDesign Energy { get; init; } = new();
+    public SourcesDesign Sources { get; init; } = new();
+
+    /// <summary>The whole design with this option in its place.</summary>
+    public JobDesign In(JobDesign rig) => rig with
+    {
+        Unit = rig.Unit with { Chosen = Chosen },
+        Start = Start,
+        Energy = Energy,
+        Survey = rig.Survey with { Sources = Sources },
+    };
 }

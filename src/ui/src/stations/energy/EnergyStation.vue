@@ -9,6 +9,7 @@ import { clock, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import ArrayBox from './ArrayBox.vue';
 import HandBudget from './HandBudget.vue';
+import OptionsBox from './OptionsBox.vue';
 import YearBox from './YearBox.vue';
 import SizingBox from './SizingBox.vue';
 import StationLayout from '../StationLayout.vue';
@@ -210,6 +211,7 @@ const picture = computed(() => {
       <SizingBox v-if="energy.hasBattery" />
       <YearBox />
       <HandBudget :budget="energy.budget" />
+      <OptionsBox />
     </template>
   </StationLayout>
 </template>
