@@ -73,6 +73,9 @@ public static class DemoRigs
         _ => [],
     };
 
+    /// <summary>Large modules of an invented plate.</summary>
+    private static ModulesDesign Large(int count) => new() { Count = count, RatedW = 395, OpenV = 36.9, PowerV = 31, ShortA = 13.6, PowerA = 12.75, LengthM = 1.722, WidthM = 1.134 };
+
     private static JobDesign Marigold()
     {
         var rig = RigPresets.New(RigKind.Bus, "Marigold");
@@ -107,7 +110,9 @@ public static class DemoRigs
                 {
                     Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 3, CapacityLeft = 0.9, TemperatureC = 30 },
                     Inverter = new InverterDesign { RatedW = 3000, OutputV = 120 },
-                    Modules = new ModulesDesign { Count = 6, RatedW = 395 },
+                    Modules = Large(6) with { Series = 3 },
+                    Controller = new ControllerDesign { Known = true, MaxV = 150, MinV = 33, TrackMaxV = 145, ShortMaxA = 60, WorkMaxA = 50 },
+                    OnRoof = new RoofDesign { Obstacles = [new RoofObstacleDesign { Name = "front vent", FromFrontM = 2.4, FromLeftM = 1, LengthM = 0.4, WidthM = 0.4 }, new RoofObstacleDesign { Name = "rear vent", FromFrontM = 7.2, FromLeftM = 1, LengthM = 0.4, WidthM = 0.4 }] },
                 },
             },
             Unit = new UnitDesign { Chosen = "MS-12-120" },
@@ -149,7 +154,7 @@ public static class DemoRigs
                 {
                     Battery = new BatteryDesign { NominalV = 12, BlockAh = 280, Blocks = 1, CableM = 1, CableMm2 = 70, TemperatureC = 20 },
                     Inverter = new InverterDesign { Fitted = false },
-                    Modules = new ModulesDesign { Count = 1, RatedW = 395 },
+                    Modules = Large(1),
                     Alternator = new AlternatorDesign { PowerW = 700, From = 16, To = 17.5 },
                 },
             },
@@ -193,7 +198,7 @@ public static class DemoRigs
                     Battery = new BatteryDesign { NominalV = 24, BlockAh = 280, Blocks = 1, TemperatureC = 30, CableM = 2, CableMm2 = 70 },
                     Inverter = new InverterDesign { RatedW = 1600, OutputV = 230, IdleW = 15 },
                     Generator = new GeneratorDesign { Fitted = true, Kind = GeneratorKind.Conventional, Fuel = FuelKind.Diesel, OutputV = 230, RatedW = 1800, MaximumW = 2200, ChargerW = 1400, AutoStart = true, CoAlarm = true, StartSoc = 0.4, StopSoc = 0.85 },
-                    Modules = new ModulesDesign { Count = 2, RatedW = 395, Mounting = ModuleMounting.WellCooled },
+                    Modules = Large(2) with { Mounting = ModuleMounting.WellCooled },
                 },
             },
             Load = new LoadDesign { SetpointC = 25, HumidityPct = 55 },
@@ -224,7 +229,8 @@ public static class DemoRigs
                 {
                     Battery = new BatteryDesign { Fitted = false },
                     Inverter = new InverterDesign { Fitted = false },
-                    Modules = new ModulesDesign { Count = 7, RatedW = 395, Mounting = ModuleMounting.WellCooled },
+                    Modules = Large(7) with { Mounting = ModuleMounting.WellCooled, Series = 7 },
+                    Controller = new ControllerDesign { Known = true, MaxV = 400, MinV = 90, TrackMaxV = 380, ShortMaxA = 15, WorkMaxA = 12 },
                 },
             },
             Load = new LoadDesign { SetpointC = 18, HumidityPct = 45 },

@@ -8,17 +8,26 @@ namespace Vanto.Web.Energy;
 /// <summary>A year of a rig with its sources.</summary>
 public static class YearEndpoints
 {
-    /// <summary>Maps the year of a rig.</summary>
-    public static void MapEnergyYear(this RouteGroupBuilder api) => api.MapGet("/rigs/{id:guid}/energy-year", Year).WithTags("energy");
+    /// <summary>Maps the year of a rig and its running on limited power.</summary>
+    public static void MapEnergyYear(this RouteGroupBuilder api)
+    {
+        api.MapGet("/rigs/{id:guid}/energy-year", Year).WithTags("energy");
+        api.MapGet("/rigs/{id:guid}/limited-power", Limited).WithTags("energy");
+    }
+
+    private static async Task<Results<Ok<LimitedPowerView>, NotFound>> Limited(Guid id, RigDesk desk) =>
+        await desk.View(id) is { } view ? TypedResults.Ok(LimitedPowerStudy.Of(Inputs(view))) : TypedResults.NotFound();
+
+    private static EnergyInputs Inputs(RigView view) => view.Assessment.Unit is { } unit
+        ? new EnergyInputs(view.Design.Survey, view.Design.Load, view.Design.Unit, unit.Unit, view.Design.Energy, view.Design.Start.ReserveSoc)
+        : throw new InputException("unit", view.Design.Unit.Chosen, "The stations before Energy have a fault; mend it first.");
 
     private static async Task<Results<Ok<EnergyYearResult>, NotFound>> Year(Guid id, RigDesk desk, RigLog log)
     {
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();
-        if (view.Assessment.Unit is not { } unit)
-            throw new InputException("unit", view.Design.Unit.Chosen, "The stations before Energy have a fault; mend it first.");
+        var inputs = Inputs(view);
         var (year, called) = await RigWeather.Of(view, log);
-        var design = view.Design;
-        return TypedResults.Ok(EnergyYear.Of(new EnergyInputs(design.Survey, design.Load, design.Unit, unit.Unit, design.Energy, design.Start.ReserveSoc), year, called));
+        return TypedResults.Ok(EnergyYear.Of(inputs, year, called));
     }
 }

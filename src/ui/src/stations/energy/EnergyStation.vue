@@ -9,6 +9,7 @@ import { clock, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import ArrayBox from './ArrayBox.vue';
 import HandBudget from './HandBudget.vue';
+import LimitedBox from './LimitedBox.vue';
 import OptionsBox from './OptionsBox.vue';
 import YearBox from './YearBox.vue';
 import SizingBox from './SizingBox.vue';
@@ -211,6 +212,7 @@ const picture = computed(() => {
       <SizingBox v-if="energy.hasBattery" />
       <YearBox />
       <HandBudget :budget="energy.budget" />
+      <LimitedBox />
       <OptionsBox />
     </template>
   </StationLayout>
