@@ -7,7 +7,7 @@ using Vanto.Core.Unit;
 namespace Vanto.Core.Energy;
 
 /// <summary>Runs the design day and night of a rig with its sources.</summary>
-internal sealed class DayRun
+public sealed class DayRun
 {
     private readonly EnergyInputs _inputs;
     private readonly RigDay _day;

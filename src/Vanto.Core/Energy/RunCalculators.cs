@@ -1,0 +1,124 @@
+using Vanto.Core.Calculators;
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Unit;
+using static Vanto.Core.Quantities.QuantityKind;
+
+namespace Vanto.Core.Energy;
+
+/// <summary>Inputs of <see cref="RunCalculators.Step"/>.</summary>
+public sealed record BatteryStepInput : DesignPart
+{
+    [Ask("Chemistry")] public Chemistry Chemistry { get; init; } = Chemistry.Lfp;
+    [Field(Count, 1, 32, Label = "Cells in series")] public int Cells { get; init; } = 16;
+    [Field(Charge, 5, 10000, Label = "Bank")] public double AmpHours { get; init; } = 200;
+    [Field(Fraction, 0, 1, Label = "Charge at the start")] public double Soc { get; init; } = 0.8;
+    [Field(ElectricPower, -50000, 50000, Label = "Power, positive charging")] public double PowerW { get; init; } = -1500;
+    [Field(Seconds, 1, 900, Label = "For")] public double SecondsLong { get; init; } = 300;
+    [Field(Fraction, 0, 0.9, Label = "Never below")] public double Floor { get; init; } = 0.05;
+}
+
+/// <summary>Inputs of <see cref="RunCalculators.Day"/> and <see cref="RunCalculators.Kit"/>: a rig as one conductance and one capacity.</summary>
+public sealed record LumpedDayInput : DesignPart
+{
+    [Ask("Unit", Options = "units")] public string Unit { get; init; } = "MS-12-120";
+    [Field(QuantityKind.Conductance, 5, 2000, Label = "Loss")] public double ConductanceWK { get; init; } = 125;
+    [Field(QuantityKind.Number, 50, 20000, Label = "Heat capacity, kJ/K")] public double CapacityKJK { get; init; } = 1400;
+    [Field(Temperature, 0, 45, Label = "Outdoors on average")] public double MeanC { get; init; } = 32;
+    [Field(TemperatureDifference, 0, 15, Label = "swinging by")] public double SwingK { get; init; } = 6;
+    [Field(QuantityKind.Irradiance, 0, 1200, Label = "Sun at noon, level")] public double NoonWm2 { get; init; } = 950;
+    [Field(Area, 0, 20, Label = "Sun comes in as through")] public double OpenM2 { get; init; } = 1.6;
+    [Field(Temperature, 16, 32, Label = "Set-point from 21 to 7 h")] public double NightC { get; init; } = 25;
+    [Field(TemperatureDifference, 0, 8, Label = "warmer by day by")] public double DayWarmerK { get; init; } = 2;
+    [Field(Temperature, 12, 26, Label = "Wet bulb inside")] public double WetBulbC { get; init; } = 18.5;
+    [Field(ElectricPower, 0, 2000, Label = "Loads on the battery")] public double DcW { get; init; } = 45;
+    [Field(ElectricPower, 0, 5000, Label = "Loads behind the inverter")] public double AcW { get; init; } = 120;
+    [Field(ElectricPower, 500, 10000, Label = "Inverter")] public double InverterW { get; init; } = 3000;
+    [Field(Charge, 20, 5000, Label = "One 48 V lithium battery")] public double BatteryAh { get; init; } = 100;
+    [Field(Count, 1, 20, Label = "Batteries, at most in a search")] public int Batteries { get; init; } = 4;
+    [Field(ElectricPower, 50, 800, Label = "One module")] public double ModuleW { get; init; } = 410;
+    [Field(Count, 0, 30, Label = "Modules, at most in a search")] public int Modules { get; init; } = 6;
+    [Field(Fraction, 0, 0.8, Label = "Reserve")] public double Reserve { get; init; } = 0.2;
+    [Field(Count, 1, 14, Label = "Days")] public int Days { get; init; } = 1;
+}
+
+/// <summary>Runs in time on a lumped rig, for the Bench and the API.</summary>
+public static class RunCalculators
+{
+    private const int StepS = 300;
+
+    /// <summary>One step of a bank.</summary>
+    [Calculator("battery-step", "One step of a battery", "What a load takes out of a bank, losses told apart", SourceIds = [nameof(Sources.Battery), nameof(Sources.Peukert)])]
+    public static CalculationResult Step(BatteryStepInput i)
+    {
+        var bank = new BatteryBank(i.Chemistry, i.Cells, i.AmpHours);
+        var (mostIn, mostOut) = (bank.MaxCharge(i.Soc, i.SecondsLong).PowerW, bank.MaxDischarge(i.Soc, i.SecondsLong, i.Floor).PowerW);
+        if (i.PowerW > mostIn || -i.PowerW > mostOut)
+            throw new InputException("powerW", $"{i.PowerW} W", FormattableString.Invariant($"powerW must be {-mostOut:0} W to {mostIn:0} W at this charge; got {i.PowerW} W"));
+        var s = bank.Step(i.Soc, i.PowerW, i.SecondsLong);
+        return new ResultBuilder()
+            .Step("s'", "Charge after", "s + η·I·Δt/(3600·Q)", $"{i.Soc} + {s.CurrentA:0.###} A × {i.SecondsLong} s", s.Soc, Fraction, Sources.Battery)
+            .Step("I", "Current", "root of P = I·Ū + R·I²", $"P {i.PowerW} W", s.CurrentA, Current, Sources.Battery)
+            .Step("P_R", "Lost in resistance", "I²·R", $"{s.CurrentA:0.###}² × R", s.ResistiveW, ElectricPower, Sources.Battery)
+            .Step("P_c", "Lost in taking charge", "(1 − η)·I·Ū", $"η {bank.Cell.CoulombicEfficiency}", s.CoulombicW, ElectricPower, Sources.Battery)
+            .Step("P_k", "Lost to fast discharge", "(I_eff − I)·Ū", $"k {bank.Cell.Peukert}", s.PeukertW, ElectricPower, Sources.Peukert)
+            .Number("in", "Takes at most", mostIn, ElectricPower)
+            .Number("out", "Gives at most", mostOut, ElectricPower).Done();
+    }
+
+    /// <summary>A day or several.</summary>
+    [Calculator("energy-day", "Days of a simple rig", "Does it last?", SourceIds = [nameof(Sources.EnergyBalance), nameof(Sources.InverterCurve)])]
+    public static CalculationResult Day(LumpedDayInput i)
+    {
+        var (energyCase, cabin) = Rig(i);
+        var r = EnergySimulation.Run(energyCase, cabin);
+        return new ResultBuilder()
+            .Step("E_u", "The unit takes", "Σ P·Δt", $"{energyCase.Steps} steps of {StepS} s", r.Ledger.AirconWh, QuantityKind.Energy, Sources.EnergyBalance)
+            .Step("E_s", "The sun gives", "Σ N·P·G/1000·…·Δt", $"{i.Modules} × {i.ModuleW} W", r.Ledger.PvAvailableWh, QuantityKind.Energy, Sources.Modules)
+            .Number("E_c", "of it without a taker", r.Ledger.CurtailedWh, QuantityKind.Energy)
+            .Step("s_min", "Lowest charge", "smallest of the run", $"{i.Batteries} × {i.BatteryAh} Ah", r.MinSoc, Fraction, Sources.EnergyBalance)
+            .Number("s_end", "Charge at the end", r.EndSoc, Fraction)
+            .Number("h", "Hours held", r.HeldHours, QuantityKind.Hours)
+            .Judge(r.CutOffHour is { } dark ? Finding.Of("energy.cut-off", Severity.Stop, $"Everything goes dark after {dark:Hours}.") : r.MinSoc < i.Reserve ? Finding.Of("energy.reserve", Severity.Stop, $"It falls to {r.MinSoc:Fraction}, below the reserve of {i.Reserve:Fraction}.") : null).Done();
+    }
+
+    /// <summary>The smallest kit of the same rig.</summary>
+    [Calculator("size-system", "The smallest battery for each array", "What is the smallest kit that does it?", SourceIds = [nameof(Sources.EnergyBalance)])]
+    public static CalculationResult Kit(LumpedDayInput i)
+    {
+        var (energyCase, cabin) = Rig(i);
+        var free = EnergySimulation.Run(energyCase with { Bank = new BatteryBank(Chemistry.Lfp, 16, 1e7), Inverter = new EnergyInverter(new InverterModel(1e6, 0), 1e6), Modules = energyCase.Modules with { Count = 0 } }, cabin);
+        var demand = energyCase with { AirconW = free.AirconW, Recorded = false, GiveUpSoc = i.Reserve };
+        var least = SystemSizing.Staircase(i.Batteries, i.Modules, kit => SystemSizing.Holds(EnergySimulation.Run(demand with { Bank = Bank(i, kit.Batteries), Modules = demand.Modules with { Count = kit.Modules } }), i.Reserve));
+        var result = new ResultBuilder().Step("E_u", "The unit takes", "Σ P·Δt with all the supply it wants", $"{i.Days} days", free.Ledger.AirconWh, QuantityKind.Energy, Sources.EnergyBalance);
+        for (var a = 0; a < least.Length; a++)
+            result.Words($"{a}", $"with {a} modules", least[a] < 0 ? $"more than {i.Batteries}" : FormattableString.Invariant($"{least[a]} batteries"));
+        return result.Judge(least[^1] < 0 ? Finding.Of("size.none", Severity.Stop, $"Nothing within {i.Batteries} batteries and {i.Modules} modules holds.") : null).Done();
+    }
+
+    private static BatteryBank Bank(LumpedDayInput i, int batteries) => new(Chemistry.Lfp, 16, i.BatteryAh * batteries, extraResistance: 0.006 / batteries);
+
+    private static (EnergyCase Case, IEnergyCabin Cabin) Rig(LumpedDayInput i)
+    {
+        var unit = UnitCatalogue.Find(i.Unit) ?? throw new InputException("unit", i.Unit, $"unit: \"{i.Unit}\" is not in the catalogue");
+        var hours = Enumerable.Range(0, i.Days * 86400 / StepS).Select(k => (18 + (k + 0.5) * StepS / 3600) % 24).ToArray();
+        double[] Map(Func<double, double> f) => Array.ConvertAll(hours, h => f(h));
+        var outdoor = Map(h => i.MeanC + i.SwingK * Math.Cos(2 * Math.PI * (h - 15) / 24));
+        var sun = Map(h => h is > 6 and < 20 ? i.NoonWm2 * Math.Sin(Math.PI * (h - 6) / 14) : 0);
+        var energyCase = new EnergyCase
+        {
+            Unit = unit,
+            Bank = Bank(i, i.Batteries),
+            StepS = StepS,
+            OutdoorC = outdoor,
+            IrradianceWm2 = sun,
+            SetpointC = Map(h => h is >= 21 or < 7 ? i.NightC : i.NightC + i.DayWarmerK),
+            DcLoadW = Map(_ => i.DcW),
+            AcLoadW = Map(_ => i.AcW),
+            Inverter = new EnergyInverter(new InverterModel(i.InverterW, 0.01 * i.InverterW), i.InverterW),
+            Modules = new EnergyModules(i.Modules, i.ModuleW),
+        };
+        return (energyCase, new LumpedCabin(i.ConductanceWK, i.CapacityKJK * 1000, outdoor, Array.ConvertAll(sun, g => i.OpenM2 * g), i.NightC + i.DayWarmerK, i.WetBulbC));
+    }
+}
