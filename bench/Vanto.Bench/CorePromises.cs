@@ -1,5 +1,9 @@
+using Vanto.Core.Energy;
 using Vanto.Core.Job;
 using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Start;
+using Vanto.Core.Unit;
 using Vanto.Web.Demo;
 
 namespace Vanto.Bench;
@@ -20,5 +24,73 @@ public static class CorePromises
         run.Run(18);
         var allocated = (GC.GetAllocatedBytesForCurrentThread() - before) / 1e6;
         yield return Measured.Time($"one year at 5 min, thermal, {space.Faces.Count} faces and {space.Windows.Count} windows, one core", 50, 20, () => run.Run(18), FormattableString.Invariant($"(sun prepared; {allocated:0.0} MB for the hourly results)"));
+        foreach (var row in Coupled(marigold, space, weather))
+            yield return row;
+        foreach (var row in Starts())
+            yield return row;
+    }
+
+    /// <summary>The same year with its sources: coupled, the electrical side alone, and searches of a thousand kits.</summary>
+    private static IEnumerable<Measured> Coupled(JobDesign rig, SpaceDescription space, WeatherYear weather)
+    {
+        var unit = UnitCatalogue.Find(rig.Unit.Chosen)!;
+        var inputs = new EnergyInputs(rig.Survey, rig.Load, rig.Unit, unit, rig.Energy, rig.Start.ReserveSoc);
+        var through = RigDay.Through(space, weather.Steps(300), 300);
+        var year = new DayRun(inputs, through, 300, 365);
+        var (coupled, energyCase, _) = year.Run();
+        var bare = energyCase with { Recorded = false };
+        SpaceCabin Cabin(int stepS) => new(space, through.Drivers, through.Settled, 18, 0, stepS);
+        yield return Measured.Time("the same year, cabin and sources coupled", 70, 15, () => EnergySimulation.Run(bare, Cabin(300)), Allocated(() => EnergySimulation.Run(bare, Cabin(300))));
+        var minutes = new DayRun(inputs, through, 60, 365).Run().Case with { Recorded = false };
+        yield return Measured.Time("the same at 1 min", 300, 6, () => EnergySimulation.Run(minutes, Cabin(60)), Allocated(() => EnergySimulation.Run(minutes, Cabin(60))));
+        var electrical = bare with { AirconW = coupled.AirconW };
+        yield return Measured.Time("the same year, electrical side on a given demand", 8, 30, () => EnergySimulation.Run(electrical), Allocated(() => EnergySimulation.Run(electrical)));
+        yield return Measured.Time("1,000 kits over a fortnight", 2000, 5, () => Search(Cut(electrical, 14 * 288), rig), "every kit run to its end, 2 threads");
+        yield return Measured.Time("1,000 kits over a year", 10000, 3, () => Search(electrical, rig), "every kit run to its end, 2 threads");
+        yield return Measured.Time("search for the smallest kit, as the screen asks it", 2000, 5, () => KitSearchOf.Rig(rig)!(null, default));
+    }
+
+    private static IEnumerable<Measured> Starts()
+    {
+        var unit = UnitCatalogue.Find("RT-13-115")!;
+        var bank = new BatteryBank(Chemistry.Lfp, 4, 400);
+        var start = new StartCase
+        {
+            Motor = MotorModel.FromNameplate(unit.SupplyVoltageV, unit.LraA, unit.RlaA),
+            Source = PowerSource.OfInverter(SourceClass.TransformerInverter, 120, 3000, new DcSide(bank, 0.5, 0.0008, new InverterModel(3000, 30))),
+            Neighbours = [new NeighbourLoad("fan", unit.FanPowerW, 0.85, false)],
+        };
+        yield return Measured.Time("one start with its trace, battery and all that can trip", 5, 100, () => StartSimulation.Run(start, trace: true));
+    }
+
+    private static void Search(EnergyCase demand, JobDesign rig)
+    {
+        var battery = rig.Survey.Sources.Battery;
+        Parallel.For(0, 1000, new ParallelOptions { MaxDegreeOfParallelism = 2 }, i =>
+        {
+            var bank = SourceBuilder.Bank(battery with { Blocks = 1 + i / 40 });
+            EnergySimulation.Run(demand with { Bank = bank, Modules = demand.Modules with { Count = i % 40 } });
+        });
+    }
+
+    private static EnergyCase Cut(EnergyCase c, int steps) => c with
+    {
+        OutdoorC = c.OutdoorC[..steps],
+        IrradianceWm2 = c.IrradianceWm2[..steps],
+        SetpointC = c.SetpointC[..steps],
+        DcLoadW = c.DcLoadW[..steps],
+        AcLoadW = c.AcLoadW[..steps],
+        AirconW = c.AirconW![..steps],
+        AlternatorW = c.AlternatorW?[..steps],
+        ShoreW = c.ShoreW?[..steps],
+        GeneratorAllowed = c.GeneratorAllowed?[..steps],
+    };
+
+    private static string Allocated(Action run)
+    {
+        run();
+        var before = GC.GetAllocatedBytesForCurrentThread();
+        run();
+        return FormattableString.Invariant($"(allocates {(GC.GetAllocatedBytesForCurrentThread() - before) / 1e3:0.0} kB)");
     }
 }

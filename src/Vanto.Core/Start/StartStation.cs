@@ -26,8 +26,13 @@ public static class StartStation
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
             return WrongVoltage(unit, source);
-        if (unit.SingleSpeed && Fit(survey, design, unit, source) is { Fitted: true } fit)
+        if (unit.SingleSpeed && Fit(survey, design, unit, source) is { } fit)
         {
+            if (!fit.Fitted)
+            {
+                var plate = SingleSpeed(survey, design, unit, source);
+                return plate with { Findings = [.. plate.Findings, Finding.Of("start.measured-hidden", Severity.Note, $"What was measured cannot be fitted: this source folds back and hides what the motor would draw. Measure on shore.")] };
+            }
             var seen = SingleSpeed(survey, design, unit with { LraA = fit.LraA, StartTimeS = fit.StartTimeS }, source);
             var apart = Math.Abs(fit.LraA / unit.LraA - 1) > MeasuredApart;
             return seen with { Findings = [.. seen.Findings, Finding.Of("start.measured", apart ? Severity.Caution : Severity.Note, $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LraA:Current}, start time {fit.StartTimeS:Milliseconds}.")] };

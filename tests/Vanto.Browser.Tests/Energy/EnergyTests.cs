@@ -1,0 +1,90 @@
+using OpenQA.Selenium;
+using Vanto.Browser.Tests.Run;
+
+namespace Vanto.Browser.Tests.Energy;
+
+public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
+{
+    private readonly Screen _screen;
+
+    public EnergyTests(DemoServer demo) => _screen = new Screen(demo.Server.Address);
+
+    public void Dispose() => _screen.Dispose();
+
+    private string Value(string path) => _screen.See($"input[data-path='{path}']").GetAttribute("value")!;
+
+    [Fact]
+    public void The_smallest_kit_is_found_and_a_point_of_the_map_adopted()
+    {
+        _screen.OpenRig("Marigold", "energy");
+        _screen.Press("find the smallest", "[data-sizing]");
+        _screen.See("[data-sizing] [data-point]");
+        _screen.See("[data-sizing]", "What one step more buys");
+        var point = _screen.See("[data-sizing] svg .point");
+        var words = point.GetAttribute("aria-label")!.Split(' ');
+        var (blocks, modules) = (words[1], words[4]);
+        point.SendKeys(Keys.Enter);
+        _screen.Until(() => Value("/survey/sources/battery/blocks") == blocks && Value("/survey/sources/modules/count") == modules, "the kit of the point is fitted");
+        _screen.Saved();
+        _screen.See("[data-sizing]", "The rig has changed since");
+        _screen.Control("z");
+        _screen.Until(() => Value("/survey/sources/battery/blocks") != blocks || Value("/survey/sources/modules/count") != modules, "and taken back");
+        _screen.Saved();
+        _screen.IsAccessible();
+        _screen.IsClean();
+    }
+
+    [Fact]
+    public void A_search_is_stopped_and_nothing_has_happened()
+    {
+        _screen.OpenRig("Gannet's Rest", "energy");
+        _screen.Unfold("Within these limits");
+        _screen.Type("/energy/sizing/mostBatteries", "40");
+        _screen.Type("/energy/sizing/mostModules", "60");
+        _screen.Type("/energy/sizing/days", "14");
+        _screen.Press("find the smallest", "[data-sizing]");
+        _screen.See("[data-sizing] progress");
+        if (_screen.All("[data-sizing] progress").Count > 0)
+            _screen.Press("stop", "[data-sizing]");
+        _screen.See("[data-sizing] .main");
+        _screen.All("[data-sizing] [role='alert']").ShouldBeEmpty();
+        _screen.IsClean();
+    }
+
+    [Fact]
+    public void Modules_are_strung_and_laid_on_the_roof()
+    {
+        _screen.OpenRig("Marigold", "energy");
+        _screen.See("[data-array]", "modules fit in straight rows");
+        _screen.Unfold("The input they feed");
+        _screen.Type("/survey/sources/controller/maxV", "100");
+        _screen.See(".findings", "is destroyed");
+        var button = _screen.Wait(() => _screen.All("[data-strings] button").FirstOrDefault(), "an allowed string");
+        button.SendKeys(Keys.Enter);
+        _screen.Until(() => !_screen.See(".verdict").Text.Contains("is destroyed"), "the string fits the input");
+        _screen.Saved();
+        _screen.IsAccessible();
+        _screen.IsClean();
+    }
+
+    [Fact]
+    public void The_year_and_the_options_are_worked_out_when_asked()
+    {
+        _screen.OpenRig("Pipit", "energy");
+        _screen.Press("run the year", "[data-year]");
+        _screen.See("[data-year]", "The bank goes round");
+        _screen.See("[data-limited]", "Switch off in this order");
+        Screen.Into(_screen.See("#option-name"), "as bought");
+        _screen.Press("keep", "[data-options]");
+        _screen.See("[data-options] thead", "as bought");
+        _screen.Type("/energy/holdC", "27");
+        _screen.See("[data-options]", "−");
+        _screen.Press("compare with", "[data-options]");
+        _screen.See("[data-options]", "compared with");
+        _screen.Press("adopt", "[data-options]");
+        _screen.Until(() => Value("/energy/holdC") != "27", "the option is adopted");
+        _screen.Saved();
+        _screen.IsAccessible();
+        _screen.IsClean();
+    }
+}
