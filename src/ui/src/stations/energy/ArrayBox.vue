@@ -115,7 +115,7 @@ function take(series: number, count: number): void {
                   <button
                     type="button"
                     class="plain"
-                    :aria-label="`Take ${a.series} in a string, ${a.parallel} strings`"
+                    :aria-label="`take it: ${a.series} in a string, ${a.parallel} strings`"
                     @click="take(a.series, a.modules)"
                   >
                     take it

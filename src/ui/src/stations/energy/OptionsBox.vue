@@ -145,14 +145,14 @@ watch(
                 type="button"
                 class="plain"
                 :disabled="r.name === view.baseline"
-                :aria-label="`Compare with ${r.name || 'the design as it stands'}`"
+                :aria-label="`${r.name === view.baseline ? 'compared with' : 'compare with'} ${r.name || 'the design as it stands'}`"
                 @click="pin(r.name)"
               >
                 {{ r.name === view.baseline ? 'compared with' : 'compare with' }}
               </button>
               <template v-if="r.name">
-                <button type="button" class="plain" :aria-label="`Adopt ${r.name}`" @click="adopt(r.name)">adopt</button>
-                <button type="button" class="plain" :aria-label="`Remove ${r.name}`" @click="remove(r.name)">remove</button>
+                <button type="button" class="plain" :aria-label="`adopt ${r.name}`" @click="adopt(r.name)">adopt</button>
+                <button type="button" class="plain" :aria-label="`remove ${r.name}`" @click="remove(r.name)">remove</button>
               </template>
             </td>
           </tr>

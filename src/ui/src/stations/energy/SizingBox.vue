@@ -131,7 +131,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
         <svg
           :viewBox="`0 0 ${map.width} ${map.height}`"
           class="map"
-          role="img"
+          role="group"
           :aria-label="`Kits that hold ${shown(result.holdC, 'temperature')}: batteries up, modules across`"
         >
           <g v-for="c in map.cells" :key="`${c.b}-${c.a}`">
@@ -177,7 +177,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
                 <td class="number">
                   {{ stepped(s.before, s.failsBefore) }} → <b>{{ stepped(s.after, s.failsAfter) }}</b>
                 </td>
-                <td><button type="button" class="plain" :aria-label="`Take ${s.words}`" @click="take(s.changes)">take it</button></td>
+                <td><button type="button" class="plain" :aria-label="`take it: ${s.words}`" @click="take(s.changes)">take it</button></td>
               </tr>
             </tbody>
           </table>
