@@ -63,8 +63,8 @@ public sealed class DayRun
         return _case with { SetpointC = free.SetpointC, AirconW = result.AirconW, ShoreW = null };
     }
 
-    private double[] Setpoints(double holdC) =>
-        Array.ConvertAll(_hours, h => Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? holdC : _inputs.Energy.OtherwiseC);
+    private double[] Setpoints(double holdC) => Array.ConvertAll(_hours, h =>
+        Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? holdC : _inputs.Energy.Setpoints.FirstOrDefault(s => Day.Within(h, s.From, s.To))?.HoldC ?? _inputs.Energy.OtherwiseC);
 
     /// <summary>Runs 24 hours from the hour the day begins.</summary>
     /// <param name="holdC">Set-point in the window; null takes the design's.</param>
@@ -102,6 +102,11 @@ public sealed class DayRun
         return watts;
     }
 
+    /// <summary>Charging while driving, W: what the alternator leaves to its DC-DC charger, or the watts typed.</summary>
+    public static double AlternatorW(SourcesDesign sources) => sources.Alternator is { RatedA: { } rated } alternator
+        ? OtherSources.DcDc(rated, OtherSources.CruiseShare, alternator.VehicleA, alternator.LimitA, sources.Battery.BankV).OutputW
+        : sources.Alternator.PowerW;
+
     private WeatherMoment At(int step) => _day.Weather[(_first + step) * StepS / _day.Seconds % _day.Weather.Length];
 
     private EnergyCase Case()
@@ -124,7 +129,9 @@ public sealed class DayRun
             SetpointC = nothing,
             DcLoadW = hasBank ? Devices(DeviceSupply.Dc) : nothing,
             AcLoadW = devicesRun ? Devices(DeviceSupply.Ac) : nothing,
-            AlternatorW = sources.Alternator.PowerW > 0 && hasBank ? Map(h => Day.Within(h, sources.Alternator.From, sources.Alternator.To) ? sources.Alternator.PowerW : 0) : null,
+            AlternatorW = hasBank && AlternatorW(sources) is > 0 and var alternator ? Map(h => Day.Within(h, sources.Alternator.From, sources.Alternator.To) ? alternator : 0) : null,
+            LowestOnly = _inputs.Energy.Setpoints.Any(s => s.Dry) ? Array.ConvertAll(_hours, h => _inputs.Energy.Setpoints.Any(s => s.Dry && Day.Within(h, s.From, s.To))) : null,
+            Assist = sources.Shore.Assist && inverter is not null,
             ShoreW = sources.Shore.Fitted ? Map(_ => sources.Shore.Volts * sources.Shore.BreakerA * 0.8) : null,
             Inverter = inverter is { } model ? new EnergyInverter(model, model.RatedW) : null,
             Modules = new EnergyModules(sources.Modules.Count, sources.Modules.RatedW, Ross: Modules.RossCoefficient(sources.Modules.Mounting), DirectToUnit: _inputs.Unit.Kind == AcKind.PvAssistedSplit),

@@ -65,6 +65,9 @@ public sealed record EnergyCase
     public double EcoRiseK { get; init; }
     public double PowerCapW { get; init; } = double.PositiveInfinity;
 
+    /// <summary>Steps in which a modulating unit gives no more than its lowest steady cooling.</summary>
+    public bool[]? LowestOnly { get; init; }
+
     /// <summary>So much cooler while the bank is full and the sun shines, K.</summary>
     public double PreCoolK { get; init; }
     public bool FanOn { get; init; } = true;

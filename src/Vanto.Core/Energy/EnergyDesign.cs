@@ -3,6 +3,15 @@ using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Energy;
 
+/// <summary>Hours with a set-point of their own.</summary>
+public sealed record SetpointDesign : DesignPart
+{
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "From")] public double From { get; init; } = 12;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 16;
+    [Field(QuantityKind.Temperature, 10, 40, Label = "at most")] public double HoldC { get; init; } = 25;
+    [Ask("Dry: only its lowest, steadily", Help = "an inverter-driven unit dries best when it runs on and on")] public bool Dry { get; init; }
+}
+
 /// <summary>The aim and how the day begins.</summary>
 public sealed record EnergyDesign : DesignPart
 {
@@ -10,6 +19,7 @@ public sealed record EnergyDesign : DesignPart
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "from")] public double From { get; init; } = 21;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 7;
     [Field(QuantityKind.Temperature, 10, 40, Label = "Otherwise at most")] public double OtherwiseC { get; init; } = 27;
+    [Ask("Hours with a set-point of their own")] public IReadOnlyList<SetpointDesign> Setpoints { get; init; } = [];
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "The day begins at")] public double StartHour { get; init; } = 18;
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "with the bank at")] public double StartSoc { get; init; } = 1;
     [Field(QuantityKind.Fraction, 0, 0.95, Label = "Economy below a charge of", Help = "0 leaves it off")] public double EcoSoc { get; init; }
@@ -33,6 +43,9 @@ public sealed record SizingDesign : DesignPart
     [Field(QuantityKind.TemperatureDifference, 0, 6, Label = "Warmer set-points tried, up to")] public double WarmerK { get; init; } = 2;
     [Field(QuantityKind.Number, 0, 100000, Label = "One battery block costs")] public double BatteryCost { get; init; } = 900;
     [Field(QuantityKind.Number, 0, 100000, Label = "One module costs")] public double ModuleCost { get; init; } = 190;
+    [Ask("Inverter and soft starter are chosen too")] public bool ChooseInverter { get; init; } = true;
+    [Field(QuantityKind.Number, 0, 10000, Label = "A kilowatt of inverter costs")] public double InverterCost { get; init; } = 280;
+    [Field(QuantityKind.Number, 0, 10000, Label = "A soft starter costs")] public double StarterCost { get; init; } = 260;
     [Field(QuantityKind.Number, 0, 1000000, Label = "Spend at most", Optional = true)] public double? MostCost { get; init; }
     [Field(QuantityKind.Mass, 0, 5000, Label = "Bank and modules weigh at most", Optional = true)] public double? MostMassKg { get; init; }
     [Field(QuantityKind.Hours, 0, 168, Label = "Generator hours a week, at most")] public double MostGeneratorHours { get; init; } = 10;

@@ -73,6 +73,7 @@ public sealed class EnergySimulation
         Length("shoreW", c.ShoreW?.Length);
         Length("generatorAllowed", c.GeneratorAllowed?.Length);
         Length("airconW", c.AirconW?.Length);
+        Length("lowestOnly", c.LowestOnly?.Length);
         var levels = c.Levels;
         if (!(levels.Cut < levels.AirOff && levels.AirOff < levels.AirOn && levels.Cut < levels.Reconnect))
             errors.Add(InputError.Fault("levels", levels.ToString(), "levels must rise: cut-off, unit off, unit on; cut-off below reconnect"));
@@ -268,7 +269,10 @@ public sealed class EnergySimulation
         var full = Performance.FullLoad(unit, _case.OutdoorC[k], _cabin.WetBulbC, _case.InletRiseK).Times(_case.CapacityFactor);
         if (!unit.SingleSpeed || _dt > ThermostatStepS)
         {
-            now.Air = Performance.Operate(unit, full, Math.Max(0, _cabin.RequiredSensible(set)) / now.SensibleShare, cap, _case.FanOn);
+            var demand = Math.Max(0, _cabin.RequiredSensible(set)) / now.SensibleShare;
+            if (!unit.SingleSpeed && _case.LowestOnly is { } lowest && lowest[k])
+                demand = Math.Min(demand, unit.MinCapacityW * full.CapacityFactor);
+            now.Air = Performance.Operate(unit, full, demand, cap, _case.FanOn);
             now.CompressorOn = now.Air.RunTimeFraction > 0;
             return;
         }

@@ -110,6 +110,8 @@ public static class EnergyStation
             yield return Finding.Of("energy.curtailed", Severity.Note, $"{result.Ledger.CurtailedWh:Energy} of the sun find no taker: cool more by day, or fit fewer modules.");
         if (Math.Abs(budget.HandWh / budget.SimulatedWh - 1) > 0.25)
             yield return Finding.Of("budget.disagrees", budget.HandWh < budget.SimulatedWh ? Severity.Caution : Severity.Note, $"By hand one would budget {budget.HandWh:Energy}, the simulation finds {budget.SimulatedWh:Energy}: the duty is {budget.FoundDuty:Fraction}, not {budget.GuessedDuty:Fraction}.");
+        if (inputs.Survey.Sources.Alternator is { RatedA: { } rated } alternator && OtherSources.DcDc(rated, OtherSources.CruiseShare, alternator.VehicleA, alternator.LimitA, inputs.Survey.Sources.Battery.BankV) is { ShareOfHotOutput: > 0.5 } share)
+            yield return Finding.Of("alt.hot", Severity.Caution, $"The charger takes {share.ShareOfHotOutput:Fraction} of what the alternator gives hot: it overheats at idle. Lower its limit, or watch its temperature.");
         if (result.GeneratorHours > 0)
             yield return Finding.Of("energy.generator", Severity.Note, $"The generator runs {result.GeneratorHours:Hours} and burns {result.FuelLitres:Fuel}.");
         if (inputs.Survey.Sources.Battery is { Fitted: true, Chemistry: Chemistry.Agm or Chemistry.Flooded } && result.MinSoc < 0.5)

@@ -22,6 +22,9 @@ public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, 
 /// <summary>What one step more of a part buys: the lowest charge of the worst scenario before and after, null where one fails, and how many fail.</summary>
 public sealed record StepGain(string Words, double? Before, double? After, int FailsBefore, int FailsAfter, IReadOnlyList<DesignChange> Changes);
 
+/// <summary>The inverter that goes with every kit, W, and what helps the start.</summary>
+public sealed record InverterChoice(double RatedW, StartRemedy Remedy, double Cost);
+
 /// <summary>How far a search has come.</summary>
 public sealed record SizingProgress(int Done, int Total);
 
@@ -33,7 +36,7 @@ public sealed record SizingProgress(int Done, int Total);
 /// <param name="Evaluations">Runs made.</param>
 public sealed record SizingResult(
     double HoldC, int MostBatteries, IReadOnlyList<int> Least, IReadOnlyList<string> Decides, KitSize Fitted, IReadOnlyList<SizingScenario> Scenarios, IReadOnlyList<FrontierPoint> Frontier,
-    IReadOnlyList<StepGain> Steps, IReadOnlyList<Finding> Findings, int Evaluations);
+    IReadOnlyList<StepGain> Steps, IReadOnlyList<Finding> Findings, int Evaluations, InverterChoice? Inverter);
 
 /// <summary>
 /// The smallest battery and array that meet the rig's aim in every scenario chosen, from blocks and modules like those on board. The start is
@@ -46,6 +49,8 @@ public sealed class KitSearch
     private const double AgedCapacity = 0.8;
     private const double ModuleKgPerW = 0.052;
     private const double HoursAWeek = 168;
+    private const double SoftReduction = 0.65;
+    private static readonly double[] InverterStepsW = [1000, 1500, 2000, 2500, 3000, 3500, 4000, 5000, 6000, 8000];
 
     private readonly EnergyInputs _inputs;
     private readonly StartDesign _start;
@@ -54,6 +59,7 @@ public sealed class KitSearch
     private readonly BatteryDesign _battery;
     private readonly CancellationToken _stop;
     private readonly bool[] _starts;
+    private InverterChoice? _inverter;
     private int _evaluations;
 
     private KitSearch(EnergyInputs inputs, StartDesign start, UnitAssessment unit, CancellationToken stop)
@@ -86,7 +92,6 @@ public sealed class KitSearch
         var day = _inputs.Day ?? RigDay.Of(_inputs.Survey, _inputs.Load).Day;
         var scenarios = Scenarios(day);
         List<double> holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => _inputs.Energy.HoldC + k).Where(h => h <= 35 && h - _inputs.Energy.HoldC + _inputs.Energy.OtherwiseC <= 40)];
-        Parallel.For(1, _starts.Length, b => _starts[b] = Starts(b));
         var jobs = holds.SelectMany(h => scenarios.Select(s => (Hold: h, Scenario: s))).ToList();
         var demands = new EnergyCase[jobs.Count];
         var least = new int[jobs.Count][];
@@ -96,6 +101,13 @@ public sealed class KitSearch
             var (hold, scenario) = jobs[i];
             var aim = _inputs.Energy with { HoldC = hold, OtherwiseC = _inputs.Energy.OtherwiseC + hold - _inputs.Energy.HoldC, StartSoc = 1 };
             demands[i] = new DayRun(_inputs with { Day = scenario.Day, Energy = aim }, scenario.Day, RigDay.StepS, scenario.Days).Demand() with { Recorded = false };
+        });
+        _inverter = Inverter(demands);
+        Parallel.For(1, _starts.Length, b => _starts[b] = Starts(b, _inverter));
+        Parallel.For(0, jobs.Count, new ParallelOptions { CancellationToken = _stop }, i =>
+        {
+            var scenario = jobs[i].Scenario;
+            demands[i] = WithInverter(demands[i]);
             // A generator with its starting rule breaks the monotony the staircase lives on.
             least[i] = demands[i].Generator is null
                 ? SystemSizing.Staircase(_sizing.MostBatteries, _sizing.MostModules, kit => Feasible(demands[i], scenario, kit))
@@ -121,8 +133,27 @@ public sealed class KitSearch
         }).ToList();
         var (map, decides) = Over(least, 0, scenarios);
         List<Finding> findings = [.. Findings(first, frontier, holds, least, scenarios, fitted)];
-        return new SizingResult(holds[0], _sizing.MostBatteries, map, decides, fitted, first, frontier, Steps(demands, scenarios, holds, fitted, MinSoc), findings, _evaluations);
+        return new SizingResult(holds[0], _sizing.MostBatteries, map, decides, fitted, first, frontier, Steps(demands, scenarios, holds, fitted, MinSoc), findings, _evaluations, _inverter);
     }
+
+    /// <summary>The cheapest inverter of the class on board that carries the most drawn and starts the unit, with or without a soft starter; null where none is asked for or none does.</summary>
+    private InverterChoice? Inverter(EnergyCase[] demands)
+    {
+        if (!_sizing.ChooseInverter || _unit.Unit.IsDc || !_inputs.Survey.Sources.Inverter.Fitted)
+            return null;
+        var peak = demands.Max(d => d.AirconW!.Zip(d.AcLoadW, (u, l) => u + l).Max());
+        StartRemedy[] remedies = _unit.Unit.SingleSpeed ? [StartRemedy.None, StartRemedy.SoftStarter] : [_start.Remedy];
+        return remedies.SelectMany(r => InverterStepsW.Where(w => w >= peak)
+                .Select(w => new InverterChoice(w, r, w / 1000 * _sizing.InverterCost + (r == StartRemedy.SoftStarter ? _sizing.StarterCost : 0)))
+                .Where(c => Starts(_sizing.MostBatteries, c)).Take(1))
+            .MinBy(c => c.Cost);
+    }
+
+    private EnergyCase WithInverter(EnergyCase demand) => _inverter is { } chosen
+        ? demand with { Inverter = new EnergyInverter(SourceBuilder.Inverter(Fitted(chosen)), chosen.RatedW) }
+        : demand;
+
+    private InverterDesign Fitted(InverterChoice chosen) => _inputs.Survey.Sources.Inverter with { RatedW = chosen.RatedW, IdleW = null };
 
     private List<Scenario> Scenarios(RigDay day)
     {
@@ -156,12 +187,14 @@ public sealed class KitSearch
     }
 
     /// <summary>A bank counts only when the unit starts and runs on it at the reserve.</summary>
-    private bool Starts(int blocks)
+    private bool Starts(int blocks, InverterChoice? inverter)
     {
         var sources = _inputs.Survey.Sources with { Battery = Bank(blocks, false) };
         if (_unit.Unit is { IsDc: false } && !sources.Inverter.Fitted)
             return true;
-        var on = _unit.Unit.IsDc ? _start : _start with { On = SourceChoice.Inverter };
+        if (inverter is not null)
+            sources = sources with { Inverter = Fitted(inverter) };
+        var on = _unit.Unit.IsDc ? _start : _start with { On = SourceChoice.Inverter, Remedy = inverter?.Remedy ?? _start.Remedy, Reduction = inverter is { Remedy: StartRemedy.SoftStarter } && _start.Remedy != StartRemedy.SoftStarter ? SoftReduction : _start.Reduction };
         var outdoor = _inputs.Survey.Place.DryBulbC + _inputs.UnitDesign.InletRiseK;
         try
         {
@@ -187,8 +220,8 @@ public sealed class KitSearch
 
     private KitPoint Point(double hold, int batteries, int modules)
     {
-        var kWh = _battery.BlockAh * batteries * _battery.NominalV / 1000;
-        return new KitPoint(hold, batteries, modules, batteries * _sizing.BatteryCost + modules * _sizing.ModuleCost,
+        var kWh = (_battery with { Blocks = batteries }).BankKWh;
+        return new KitPoint(hold, batteries, modules, batteries * _battery.Series * _sizing.BatteryCost + modules * _sizing.ModuleCost + (_inverter?.Cost ?? 0),
             CellData.Of(_battery.Chemistry).KgPerKWh * kWh + modules * _inputs.Survey.Sources.Modules.RatedW * ModuleKgPerW);
     }
 
@@ -197,6 +230,15 @@ public sealed class KitSearch
         var changes = new List<DesignChange> { new("/survey/sources/battery/blocks", kit.Batteries), new("/survey/sources/modules/count", kit.Modules) };
         if (kit.HoldC != _inputs.Energy.HoldC)
             changes.AddRange(Warmer(kit.HoldC));
+        if (_inverter is not { } inverter)
+            return changes;
+        changes.AddRange([new("/survey/sources/inverter/ratedW", inverter.RatedW), new("/survey/sources/inverter/idleW", null)]);
+        if (inverter.Remedy != _start.Remedy)
+        {
+            changes.Add(new("/start/remedy", inverter.Remedy == StartRemedy.None ? "none" : "softStarter"));
+            if (inverter.Remedy == StartRemedy.SoftStarter)
+                changes.Add(new("/start/reduction", SoftReduction));
+        }
         return changes;
     }
 

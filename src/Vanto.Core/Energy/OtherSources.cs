@@ -12,6 +12,9 @@ public readonly record struct PvAssistShare(double FromSunW, double FromMainsW, 
 /// <summary>Sources beside the bank and how they share; common practice.</summary>
 public static class OtherSources
 {
+    /// <summary>Share of its rating that an alternator gives hot while the vehicle cruises.</summary>
+    public const double CruiseShare = 0.85;
+
     private const double ContinuousShare = 0.8;
     private const double AlternatorV = 14.0;
     private const double DcDcEfficiency = 0.90;

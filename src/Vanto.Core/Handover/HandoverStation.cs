@@ -69,7 +69,7 @@ public static class HandoverStation
             lines.Add(new("Start", start.Remedy == StartRemedy.SoftStarter ? Phrase.Of($"soft starter, {start.Reduction:Fraction} less start current") : Phrase.Of($"{(start.Remedy == StartRemedy.None ? "direct" : "hard-start kit")}")));
         var sources = survey.Sources;
         if (sources.Battery.Fitted)
-            lines.Add(new("Battery", Phrase.Of($"{sources.Battery.Blocks} × {sources.Battery.BlockAh:Charge} at {sources.Battery.NominalV:Voltage}, {Label(sources.Battery.Chemistry)}")));
+            lines.Add(new("Battery", Phrase.Of($"{sources.Battery.Blocks} × {sources.Battery.BlockAh:Charge} at {sources.Battery.BankV:Voltage}, {Label(sources.Battery.Chemistry)}")));
         if (sources.Inverter.Fitted && sources.Battery.Fitted)
             lines.Add(new("Inverter", Phrase.Of($"{sources.Inverter.RatedW:ElectricPower}, {Label(sources.Inverter.Class)}")));
         if (sources.Modules.Count > 0)

@@ -84,7 +84,7 @@ public static class Assessor
     private static double WeightOf(JobDesign design, AcUnit unit)
     {
         var battery = design.Survey.Sources.Battery;
-        var bank = battery.Fitted ? Physics.CellData.Of(battery.Chemistry).KgPerKWh * battery.BlockAh * battery.Blocks * battery.NominalV / 1000 : 0;
+        var bank = battery.Fitted ? Physics.CellData.Of(battery.Chemistry).KgPerKWh * battery.BankKWh : 0;
         return unit.MassKg + bank + design.Survey.Sources.Modules.Count * design.Survey.Sources.Modules.RatedW * 0.052;
     }
 

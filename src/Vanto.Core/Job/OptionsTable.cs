@@ -55,6 +55,6 @@ public static class OptionsTable
             name, design.Unit.Chosen, all.States.Values.Max(), all.Worst, all.Load?.PeakW, all.Unit?.CapacityW, all.Start?.Used, all.Start?.Outcome == Start.StartOutcome.Starts, all.Energy?.HeldHours,
             sources.Battery.Fitted ? all.Energy?.MinSoc : null, sources.Battery.Fitted ? year?.Weeks.Min(w => w.MinSoc) : null, year?.AirconKWh, year?.WarmHours,
             all.Ledger.FirstOrDefault(e => e.Id == "weight")?.Value.Value,
-            (sources.Battery.Fitted ? sources.Battery.Blocks * sizing.BatteryCost : 0) + sources.Modules.Count * sizing.ModuleCost);
+            (sources.Battery.Fitted ? sources.Battery.Blocks * sources.Battery.Series * sizing.BatteryCost : 0) + sources.Modules.Count * sizing.ModuleCost);
     }
 }

@@ -272,7 +272,8 @@ public sealed record BatteryDesign : DesignPart
 {
     [Ask("Battery bank on board")] public bool Fitted { get; init; } = true;
     [Ask("Chemistry")] public Chemistry Chemistry { get; init; } = Chemistry.Lfp;
-    [Field(QuantityKind.Voltage, 12, 96, Label = "Nominal voltage", Help = "12, 24, 36, 48 …")] public double NominalV { get; init; } = 12;
+    [Field(QuantityKind.Voltage, 12, 96, Label = "Nominal voltage of one block", Help = "12, 24, 36, 48 …")] public double NominalV { get; init; } = 12;
+    [Field(QuantityKind.Count, 1, 8, Label = "Blocks in series", Help = "each string of so many; the strings stand side by side")] public int Series { get; init; } = 1;
     [Field(QuantityKind.Charge, 5, 2000, Label = "One block")] public double BlockAh { get; init; } = 100;
     [Field(QuantityKind.Count, 1, 40, Label = "Blocks in parallel")] public int Blocks { get; init; } = 2;
     [Field(QuantityKind.Fraction, 0.5, 1, Label = "Capacity left by age")] public double CapacityLeft { get; init; } = 1;
@@ -280,10 +281,18 @@ public sealed record BatteryDesign : DesignPart
     [Field(QuantityKind.Current, 5, 2000, Label = "Discharge limit of one block", Help = "the management board's continuous rating; empty takes 1 A for each Ah", Optional = true)] public double? BlockLimitA { get; init; }
     [Field(QuantityKind.Length, 0, 30, Label = "Cable to the inverter, one way")] public double CableM { get; init; } = 1.5;
     [Field(QuantityKind.ConductorArea, 2, 400, Label = "Size of that cable")] public double CableMm2 { get; init; } = 50;
+
+    /// <summary>Nominal voltage of the bank.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double BankV => NominalV * Series;
+
+    /// <summary>Nominal energy of the bank, kWh.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double BankKWh => BankV * BlockAh * Blocks / 1000;
 }
 
 /// <summary>Classes of inverter.</summary>
-public enum InverterClass { [Called("high-frequency")] HighFrequency, [Called("with transformer (low-frequency)")] Transformer, [Called("power station")] PowerStation }
+public enum InverterClass { [Called("high-frequency")] HighFrequency, [Called("with transformer (low-frequency)")] Transformer, [Called("power station")] PowerStation, [Called("hybrid, with a solar input of its own")] Hybrid }
 
 /// <summary>The inverter.</summary>
 public sealed record InverterDesign : DesignPart
@@ -322,6 +331,7 @@ public sealed record ShoreDesign : DesignPart
     [Field(QuantityKind.Current, 2, 125, Label = "Breaker")] public double BreakerA { get; init; } = 30;
     [Field(QuantityKind.Length, 0, 200, Label = "Cable, one way")] public double CableM { get; init; } = 8;
     [Field(QuantityKind.ConductorArea, 0.5, 100, Label = "Size of that cable")] public double CableMm2 { get; init; } = 5.26;
+    [Ask("The inverter helps when the loads are above it")] public bool Assist { get; init; }
 }
 
 /// <summary>Solar modules lying flat on the roof.</summary>
@@ -380,6 +390,9 @@ public sealed record RoofDesign : DesignPart
 public sealed record AlternatorDesign : DesignPart
 {
     [Field(QuantityKind.ElectricPower, 0, 5000, Label = "Charges while driving with")] public double PowerW { get; init; }
+    [Field(QuantityKind.Current, 20, 400, Label = "Rating of the alternator", Help = "with a DC-DC charger; empty takes the watts above", Optional = true)] public double? RatedA { get; init; }
+    [Field(QuantityKind.Current, 0, 200, Label = "The vehicle itself takes")] public double VehicleA { get; init; } = 35;
+    [Field(QuantityKind.Current, 1, 200, Label = "Limit of the DC-DC charger")] public double LimitA { get; init; } = 30;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "Driving from")] public double From { get; init; } = 16;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 17.5;
 }

@@ -77,6 +77,18 @@ public class EnergyYearTests
     }
 
     [Fact]
+    public void Hours_have_set_points_of_their_own_and_dry_ones_run_low()
+    {
+        EnergyAssessment Day(params SetpointDesign[] own) => Assessor.Assess(Van with { Energy = Van.Energy with { Setpoints = own } }).Energy!;
+        var cool = Day(new SetpointDesign { From = 12, To = 16, HoldC = 21 });
+        var at = Array.FindIndex(cool.Series.Hour, h => h > 14);
+        cool.Series.SetC[at].ShouldBe(21);
+        var dry = Day(new SetpointDesign { From = 12, To = 16, HoldC = 21, Dry = true });
+        dry.Series.AirconW[at].ShouldBeLessThanOrEqualTo(cool.Series.AirconW[at]);
+        dry.Series.CabinC[at].ShouldBeGreaterThanOrEqualTo(cool.Series.CabinC[at]);
+    }
+
+    [Fact]
     public void Height_and_a_dirty_filter_lengthen_the_runs()
     {
         var clean = Assessor.Assess(Van).Energy!.Ledger.AirconWh;

@@ -38,7 +38,7 @@ public class KitSearchTests
         {
             var adopted = Van with
             {
-                Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = point.Kit.Batteries }, Modules = Van.Survey.Sources.Modules with { Count = point.Kit.Modules } } },
+                Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = point.Kit.Batteries }, Modules = Van.Survey.Sources.Modules with { Count = point.Kit.Modules }, Inverter = Van.Survey.Sources.Inverter with { RatedW = result.Inverter!.RatedW, IdleW = null } } },
                 Energy = Van.Energy with { HoldC = point.Kit.HoldC, OtherwiseC = Van.Energy.OtherwiseC + point.Kit.HoldC - Van.Energy.HoldC, StartSoc = 1 },
             };
             var day = Assessor.Assess(adopted).Energy!;
@@ -90,8 +90,25 @@ public class KitSearchTests
     [Fact]
     public void A_bank_that_does_not_start_the_unit_is_no_kit()
     {
-        var rooftop = Van with { Unit = Van.Unit with { Chosen = "RT-15-115" }, Start = Van.Start with { Remedy = StartRemedy.None }, Survey = Van.Survey with { Sources = Van.Survey.Sources with { Inverter = Van.Survey.Sources.Inverter with { RatedW = 1500 } } } };
+        var rooftop = Van with { Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { ChooseInverter = false } }, Unit = Van.Unit with { Chosen = "RT-15-115" }, Start = Van.Start with { Remedy = StartRemedy.None }, Survey = Van.Survey with { Sources = Van.Survey.Sources with { Inverter = Van.Survey.Sources.Inverter with { RatedW = 1500 } } } };
         Search(rooftop).Findings.ShouldContain(f => f.Code == "size.start");
+    }
+
+    [Fact]
+    public void Inverter_and_soft_starter_are_chosen_together_by_what_they_cost()
+    {
+        JobDesign Rooftop(double starter) => Van with { Unit = Van.Unit with { Chosen = "RT-13-115" }, Start = Van.Start with { Remedy = StartRemedy.None }, Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { StarterCost = starter, HotDays = false, CloudyDays = false, Aged = false } } };
+        var cheap = Search(Rooftop(50));
+        cheap.Inverter!.Remedy.ShouldBe(StartRemedy.SoftStarter);
+        var dear = Search(Rooftop(5000));
+        dear.Inverter!.Remedy.ShouldBe(StartRemedy.None);
+        dear.Inverter.RatedW.ShouldBeGreaterThan(cheap.Inverter.RatedW, "the surge is bought with a larger inverter");
+        foreach (var point in cheap.Frontier)
+        {
+            point.Changes.ShouldContain(c => c.Path == "/start/remedy");
+            point.Changes.ShouldContain(c => c.Path == "/survey/sources/inverter/ratedW");
+        }
+        Search(Van with { Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { ChooseInverter = false } } }).Inverter.ShouldBeNull();
     }
 
     [Fact]

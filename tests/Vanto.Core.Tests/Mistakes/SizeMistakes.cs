@@ -122,5 +122,54 @@ public class SizeMistakes
         agreed.Energy!.Findings.ShouldNotContain(f => f.Code == "budget.disagrees");
     }
 
+    [Fact]
+    public void M08_a_string_too_high_in_the_cold_is_stopped_on_the_rig_and_another_stringing_offered()
+    {
+        static SourcesDesign Strung(SourcesDesign s, int series) => s with { Modules = s.Modules with { Count = 6, Series = series }, Controller = new ControllerDesign { Known = true, MaxV = 100 } };
+        var high = Assessor.Assess(NewcomersVan.With(s => Strung(s, 6))).Energy!.Findings;
+        var stop = Single(high, "pv.voltage");
+        stop.Level.ShouldBe(Severity.Stop);
+        stop.Remedies.ShouldNotBeEmpty();
+        Assessor.Assess(NewcomersVan.With(s => Strung(s, 2))).Energy!.Findings.ShouldNotContain(f => f.Code.StartsWith("pv.v", StringComparison.Ordinal));
+        Single(Assessor.Assess(NewcomersVan.With(s => Strung(s, 4))).Energy!.Findings, "pv.uneven").Level.ShouldBe(Severity.Stop);
+    }
+
+    [Fact]
+    public void M09_a_lithium_bank_below_freezing_is_not_charged()
+    {
+        var cold = Assessor.Assess(NewcomersVan.With(s => s with { Battery = s.Battery with { TemperatureC = -3 }, Modules = s.Modules with { Count = 3 } }));
+        Single(cold.Survey!.Findings, "battery.cold-charge").Level.ShouldBe(Severity.Stop);
+        cold.Energy!.Series.Soc.Max().ShouldBeLessThanOrEqualTo(NewcomersVan.Design.Energy.StartSoc + 1e-9, "and the run charges nothing");
+        var warm = Assessor.Assess(NewcomersVan.With(s => s with { Battery = s.Battery with { TemperatureC = 20 } }));
+        warm.Survey!.Findings.ShouldNotContain(f => f.Code == "battery.cold-charge");
+    }
+
+    [Fact]
+    public void M10_height_and_heat_take_their_share_of_the_generator()
+    {
+        var rig = NewcomersVan.With(s => s with { Generator = s.Generator with { Fitted = true } });
+        rig = rig with { Survey = rig.Survey with { Place = rig.Survey.Place with { ElevationM = 2200, DryBulbC = 38 } } };
+        Single(Assessor.Assess(rig).Energy!.Findings, "source.derate").Words.Measures.ShouldNotBeEmpty();
+        Assessor.Assess(rig with { Survey = rig.Survey with { Place = rig.Survey.Place with { ElevationM = 0, DryBulbC = 24, NightLowC = 14 } } }).Energy!.Findings.ShouldNotContain(f => f.Code == "source.derate");
+    }
+
+    [Fact]
+    public void Blocks_in_series_make_the_voltage_and_in_parallel_the_charge()
+    {
+        var twelve = new BatteryDesign { NominalV = 12, BlockAh = 100, Series = 4, Blocks = 2 };
+        var bank = SourceBuilder.Bank(twelve);
+        bank.NominalVoltage.ShouldBe(48);
+        bank.AmpHours.ShouldBe(200);
+        twelve.BankKWh.ShouldBe(9.6, 1e-9);
+    }
+
+    [Fact]
+    public void A_charger_behind_the_alternator_takes_what_the_vehicle_leaves_and_warns_of_heat()
+    {
+        var driving = NewcomersVan.With(s => s with { Alternator = s.Alternator with { RatedA = 120, VehicleA = 40, LimitA = 60 } });
+        DayRun.AlternatorW(driving.Survey.Sources).ShouldBe(OtherSources.DcDc(120, 0.85, 40, 60, driving.Survey.Sources.Battery.BankV).OutputW);
+        Assessor.Assess(driving).Energy!.Findings.ShouldContain(f => f.Code == "alt.hot");
+    }
+
     private static Finding Single(IReadOnlyList<Finding> findings, string code) => findings.Single(f => f.Code == code);
 }

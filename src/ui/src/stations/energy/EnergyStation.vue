@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
+import AskRows from '../../parts/AskRows.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
@@ -193,7 +195,13 @@ const picture = computed(() => {
         title="How it is run"
         :paths="['/energy/ecoSoc', '/energy/ecoRiseK', '/energy/preCoolK', '/energy/powerCapW', '/energy/stopAtReserve']"
         :open="false"
-      />
+      >
+        <AskRows path="/energy/setpoints" one="set-point">
+          <template #default="{ path }">
+            <AskField v-for="f in ['from', 'to', 'holdC', 'dry']" :key="f" :path="`${path}/${f}`" />
+          </template>
+        </AskRows>
+      </AskGroup>
       <AskGroup
         v-if="rig.design!.survey.sources.battery.fitted"
         title="Stored"

@@ -61,11 +61,13 @@ const limits = [
   'warmerK',
   'batteryCost',
   'moduleCost',
+  'inverterCost',
+  'starterCost',
   'mostCost',
   'mostMassKg',
   'mostGeneratorHours',
 ];
-const scenarios = ['hotDays', 'cloudyDays', 'aged'];
+const scenarios = ['hotDays', 'cloudyDays', 'aged', 'chooseInverter'];
 
 const rowHeight = 20;
 const map = computed(() => {
@@ -198,6 +200,11 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
           </table>
         </div>
       </div>
+      <p v-if="result.inverter">
+        With every kit goes an inverter of <b>{{ shown(result.inverter.ratedW, 'electricPower') }}</b>{{
+          result.inverter.remedy === 'softStarter' ? ' and a soft starter' : ''
+        }}, {{ result.inverter.cost.toFixed(0) }} €: the cheapest that carries the most drawn and starts the unit at the reserve.
+      </p>
       <h3>No kit beats these</h3>
       <table class="sheet frontier">
         <thead>

@@ -51,9 +51,18 @@ function occupantFields(index: number): string[] {
   return ['kind', 'count', animals ? 'massKg' : 'activity', 'from', 'to', 'alone'];
 }
 const people = ['count', 'activity', 'awakeFrom', 'awakeTo', 'sleepHere'].map((f) => '/survey/people/' + f);
-const battery = ['chemistry', 'nominalV', 'blockAh', 'blocks', 'blockLimitA', 'capacityLeft', 'temperatureC', 'cableM', 'cableMm2'].map(
-  (f) => '/survey/sources/battery/' + f,
-);
+const battery = [
+  'chemistry',
+  'nominalV',
+  'blockAh',
+  'series',
+  'blocks',
+  'blockLimitA',
+  'capacityLeft',
+  'temperatureC',
+  'cableM',
+  'cableMm2',
+].map((f) => '/survey/sources/battery/' + f);
 const inverter = ['class', 'ratedW', 'outputV', 'idleW', 'inside'].map((f) => '/survey/sources/inverter/' + f);
 const generator = [
   'kind',
@@ -69,9 +78,9 @@ const generator = [
   'startSoc',
   'stopSoc',
 ].map((f) => '/survey/sources/generator/' + f);
-const shore = ['volts', 'breakerA', 'cableM', 'cableMm2'].map((f) => '/survey/sources/shore/' + f);
+const shore = ['volts', 'breakerA', 'cableM', 'cableMm2', 'assist'].map((f) => '/survey/sources/shore/' + f);
 const modules = ['count', 'ratedW', 'mounting'].map((f) => '/survey/sources/modules/' + f);
-const alternator = ['powerW', 'from', 'to'].map((f) => '/survey/sources/alternator/' + f);
+const alternator = ['powerW', 'ratedA', 'vehicleA', 'limitA', 'from', 'to'].map((f) => '/survey/sources/alternator/' + f);
 const windowFields = ['name', 'side', 'widthM', 'heightM', 'count', 'glazing', 'cover'];
 const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtStart', 'mayWait'];
 </script>
