@@ -81,7 +81,7 @@ public class EnergyYearTests
     {
         EnergyAssessment Day(params SetpointDesign[] own) => Assessor.Assess(Van with { Energy = Van.Energy with { Setpoints = own } }).Energy!;
         var cool = Day(new SetpointDesign { From = 12, To = 16, HoldC = 21 });
-        var at = Array.FindIndex(cool.Series.Hour, h => h > 14);
+        var at = Array.FindIndex(cool.Series.Hour, h => h is > 14 and < 15);
         cool.Series.SetC[at].ShouldBe(21);
         var dry = Day(new SetpointDesign { From = 12, To = 16, HoldC = 21, Dry = true });
         dry.Series.AirconW[at].ShouldBeLessThanOrEqualTo(cool.Series.AirconW[at]);

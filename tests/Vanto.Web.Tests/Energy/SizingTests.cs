@@ -41,7 +41,7 @@ public class SizingTests(RunningServer server) : IClassFixture<RunningServer>
         result.Name.ShouldBe("result");
         result.Data!["least"]!.AsArray().Count.ShouldBe(5);
         var point = result.Data["frontier"]![0]!;
-        var adopted = await Read(await server.Patch(rig.Id(), rig.Revision(), [.. point["changes"]!.AsArray().Select(c => Set((string)c!["path"]!, c["value"]!.DeepClone()))]));
+        var adopted = await Read(await server.Patch(rig.Id(), rig.Revision(), [.. point["changes"]!.AsArray().Select(c => Set((string)c!["path"]!, c["value"]?.DeepClone()))]));
         adopted.Number("/design/survey/sources/battery/blocks").ShouldBe(point.Number("/kit/batteries"));
         adopted.Number("/design/survey/sources/modules/count").ShouldBe(point.Number("/kit/modules"));
     }
