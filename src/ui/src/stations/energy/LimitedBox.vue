@@ -1,28 +1,10 @@
 <script setup lang="ts">
-import { onMounted, ref, watch } from 'vue';
-import { ask } from '../../api/client';
 import type { LimitedPowerView } from '../../api/generated/schema';
 import { shown } from '../../parts/show';
-import { useRig } from '../../stores/rig';
+import { useStudy } from '../../parts/study';
 
 /** Running on limited power: what a degree costs, what cooling ahead buys, what is switched off first. */
-const rig = useRig();
-const view = ref<LimitedPowerView | null>(null);
-const rest = 400;
-let timer = 0;
-
-async function load(): Promise<void> {
-  view.value = await ask<LimitedPowerView>('GET', `/rigs/${rig.id}/limited-power`).catch(() => view.value);
-}
-
-watch(
-  () => rig.revision,
-  () => {
-    window.clearTimeout(timer);
-    timer = window.setTimeout(() => void load(), rest);
-  },
-);
-onMounted(load);
+const view = useStudy<LimitedPowerView>('limited-power');
 
 const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k > 0 ? 'warmer' : 'cooler'}`);
 </script>

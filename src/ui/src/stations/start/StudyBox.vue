@@ -1,13 +1,10 @@
 <script setup lang="ts">
-import { onMounted, ref, watch } from 'vue';
-import { ask } from '../../api/client';
 import type { SourceClass, StartOutcome, StartStudyResult } from '../../api/generated/schema';
 import { shown } from '../../parts/show';
-import { useRig } from '../../stores/rig';
+import { useStudy } from '../../parts/study';
 
 /** Other sources, worse days and the trade's rules beside the start; asked anew when the rig rests for a moment. */
-const rig = useRig();
-const study = ref<StartStudyResult | null>(null);
+const study = useStudy<StartStudyResult>('start-study');
 const classes: Partial<Record<SourceClass, string>> = {
   highFrequencyInverter: 'high-frequency inverter',
   transformerInverter: 'transformer inverter',
@@ -21,22 +18,6 @@ const ends: Record<StartOutcome, string> = {
   stalls: 'stalls',
   tripsDuringStart: 'trips',
 };
-const rest = 400;
-let timer = 0;
-
-async function load(): Promise<void> {
-  study.value = await ask<StartStudyResult>('GET', `/rigs/${rig.id}/start-study`).catch(() => study.value);
-}
-
-watch(
-  () => rig.revision,
-  () => {
-    window.clearTimeout(timer);
-    timer = window.setTimeout(() => void load(), rest);
-  },
-);
-onMounted(load);
-
 const watts = (w: number | null) => (w === null ? 'none' : shown(w, 'electricPower'));
 </script>
 
