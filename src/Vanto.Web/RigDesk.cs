@@ -7,6 +7,7 @@ using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Quantities;
 using Vanto.Storage;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web;
 
@@ -59,7 +60,7 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
         await log.Create(new RevisionDraft(JobFile.Write(design), [], "", label, clock.GetUtcNow()));
 
     /// <summary>Applies a patch; where another tab changed the same fields since, a conflict and nothing else.</summary>
-    public async Task<(Rigs.WrittenChange? Done, ConflictView? Conflict)> Patch(Guid id, RigPatch patch)
+    public async Task<(WrittenChange? Done, ConflictView? Conflict)> Patch(Guid id, RigPatch patch)
     {
         var turn = Turns.GetOrAdd(id, _ => new SemaphoreSlim(1));
         await turn.WaitAsync();
@@ -189,12 +190,12 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
         return fields.Count == 0 ? null : new ConflictView(stored.Revision, fields, JobFile.Read(stored.Design));
     }
 
-    private Rigs.WrittenChange Changed(Guid id, int number, DateTimeOffset at, JobDesign before, int beforeNumber, JobDesign design, IReadOnlyList<CommissionRecord> records, bool merged)
+    private WrittenChange Changed(Guid id, int number, DateTimeOffset at, JobDesign before, int beforeNumber, JobDesign design, IReadOnlyList<CommissionRecord> records, bool merged)
     {
         var old = cache.Of(id, beforeNumber, before, records);
         var now = cache.Of(id, number, design, records);
         var changed = Assessor.Stations.Where(s => merged || !old.Station(s).SequenceEqual(now.Station(s))).ToList();
-        return new Rigs.WrittenChange(new RigChanged(number, at, design, merged, changed, now.Assessment), now);
+        return new WrittenChange(new RigChanged(number, at, design, merged, changed, now.Assessment), now);
     }
 }
 

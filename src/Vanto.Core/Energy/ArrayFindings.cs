@@ -37,7 +37,7 @@ internal static class ArrayFindings
         var chosen = known && modules.Count % modules.Series == 0 ? PvStrings.Check(module, input, modules.Series, modules.Count / modules.Series, lowest, hot, modules.StringsFused) : null;
         var allowed = known ? PvStrings.Enumerate(module, input, modules.Count, lowest, hot, modules.StringsFused).Take(Shown).ToList() : [];
         var (roof, obstacles) = Roof(survey);
-        return new ArrayView(chosen, allowed, lowest, hot, Packed(roof), roof.LengthMm, roof.WidthMm, obstacles);
+        return new ArrayView(chosen, allowed, lowest, hot, RoofPacking.Pack(roof), roof.LengthMm, roof.WidthMm, obstacles);
     }
 
     /// <summary>What is wrong with it.</summary>
@@ -60,21 +60,6 @@ internal static class ArrayFindings
             yield return Finding.Of("battery.hydrogen", Severity.Stop, $"A flooded bank gives off hydrogen: a closed box with a vent outdoors, never open in the living space.");
         if (sources.Generator.Fitted && Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC) is < 0.93 and var left)
             yield return Finding.Of("source.derate", Severity.Note, $"At this height and heat the generator has {left:Fraction} of its label left: {left * sources.Generator.RatedW:ElectricPower}.");
-    }
-
-    private sealed record PackedRoof(string Asked, RoofPlan Plan);
-
-    private static volatile PackedRoof? _lastRoof;
-
-    /// <summary>The plan of a roof; the last one is kept, for an edit seldom touches the roof.</summary>
-    private static RoofPlan Packed(Roof roof)
-    {
-        var asked = $"{roof with { Obstacles = [] }} {string.Join(' ', roof.Obstacles)}";
-        if (_lastRoof is { } last && last.Asked == asked)
-            return last.Plan;
-        var plan = RoofPacking.Pack(roof);
-        _lastRoof = new PackedRoof(asked, plan);
-        return plan;
     }
 
     private static List<Remedy> Ways(ArrayView view) =>

@@ -124,6 +124,9 @@ public sealed class EnergyResult(int steps)
     public double[] AirconW { get; } = new double[steps];
     public double[] CoolingW { get; } = new double[steps];
     public double[] PvW { get; } = new double[steps];
+
+    /// <summary>What the array would give, taken or not, W.</summary>
+    public double[] ArrayW { get; } = new double[steps];
     public double[] BatteryW { get; } = new double[steps];
     public double[] LoadW { get; } = new double[steps];
     public double[] SourceW { get; } = new double[steps];

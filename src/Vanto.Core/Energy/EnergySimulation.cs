@@ -340,7 +340,7 @@ public sealed class EnergySimulation
         sum.AirconW += f.AirconW * _hours;
         _cooling += f.Air.CapacityW * _hours;
         if (c.Recorded)
-            Record(k, f);
+            Record(k, f, arrayW);
         if (_bank.Soc < _result.MinSoc)
         {
             _result.MinSoc = _bank.Soc;
@@ -348,13 +348,14 @@ public sealed class EnergySimulation
         }
     }
 
-    private void Record(int k, in Flows f)
+    private void Record(int k, in Flows f, double arrayW)
     {
         _result.Soc[k] = _bank.Soc;
         _result.AirC[k] = _cabin?.AirC ?? 0;
         _result.AirconW[k] = f.AirconW;
         _result.CoolingW[k] = f.Air.CapacityW;
         _result.PvW[k] = f.PvDcW + f.DirectW;
+        _result.ArrayW[k] = arrayW;
         _result.BatteryW[k] = f.NetW;
         _result.LoadW[k] = f.DcLoadW + f.AcLoadW;
         _result.SourceW[k] = f.SourceW + f.ChargerW + f.AlternatorW;

@@ -20,7 +20,6 @@ public static class EnergyStation
 {
     private const int ThermostatStepS = 60;
     private const double GraceHours = 0.5;
-    private const double ToleranceK = 0.5;
     private static readonly double[] OwnerSetpointsC = [22, 24, 26, 28];
 
     /// <summary>Runs the day, judges the aim, finds ways out and sets the hand budget beside it.</summary>
@@ -62,7 +61,7 @@ public static class EnergyStation
                 var into = (hours[k] - design.From + 24) % 24;
                 last = result.AirC[k];
                 lowest = Math.Min(lowest, result.Soc[k]);
-                var warm = result.AirC[k] > design.HoldC + ToleranceK + (inputs.Unit.SingleSpeed ? ToleranceK : 0);
+                var warm = result.AirC[k] > design.HoldC + energyCase.ToleranceK + (inputs.Unit.SingleSpeed ? energyCase.HysteresisK / 2 : 0);
                 var low = inputs.Survey.Sources.Battery.Fitted && energyCase.ShoreW is null && result.Soc[k] <= inputs.ReserveSoc;
                 if (into > GraceHours)
                     worst = Math.Max(worst, result.AirC[k]);

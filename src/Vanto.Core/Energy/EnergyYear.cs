@@ -23,7 +23,6 @@ public static class EnergyYear
     public const int StepS = 900;
 
     private const int StepsAWeek = 7 * 86400 / StepS;
-    private const double ToleranceK = 0.5;
 
     /// <summary>Runs it.</summary>
     public static EnergyYearResult Of(EnergyInputs inputs, WeatherYear weather, string called)
@@ -46,11 +45,11 @@ public static class EnergyYear
         {
             minSoc = Math.Min(minSoc, result.Soc[k]);
             var window = Day.Within(hours[k], inputs.Energy.From, inputs.Energy.To);
-            warm += window && result.AirC[k] > inputs.Energy.HoldC + ToleranceK ? step : 0;
+            warm += window && result.AirC[k] > inputs.Energy.HoldC + energyCase.ToleranceK ? step : 0;
             without += result.Mode[k] is RunMode.Standby or RunMode.Blocked ? step : 0;
             aircon += result.AirconW[k] * step / 1000;
             used += result.PvW[k] * step / 1000;
-            sun += Modules.Power(energyCase.Modules.Count, energyCase.Modules.RatedW, energyCase.IrradianceWm2[k], energyCase.OutdoorC[k] + energyCase.Modules.Ross * energyCase.IrradianceWm2[k], energyCase.Modules.Gamma, energyCase.Modules.Losses) * step / 1000;
+            sun += result.ArrayW[k] * step / 1000;
             other += result.SourceW[k] * step / 1000;
             generator += energyCase.Generator is not null && result.SourceW[k] > (energyCase.AlternatorW?[k] ?? 0) + 1 ? step : 0;
         }

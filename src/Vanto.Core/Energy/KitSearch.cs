@@ -8,36 +8,6 @@ using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;
 
-/// <summary>Days that the kit must stand, and the least batteries for 0, 1 … modules to do so (−1 where none do).</summary>
-/// <param name="Id">design, hot, cloudy, each alone or with "-aged".</param>
-/// <param name="Words">In words.</param>
-/// <param name="AirconWh">What the unit draws in it.</param>
-/// <param name="Least">At the aim's own set-point.</param>
-/// <param name="FittedMinSoc">Lowest charge with the kit that is fitted now; null where it fails.</param>
-public sealed record SizingScenario(string Id, string Words, double AirconWh, IReadOnlyList<int> Least, double? FittedMinSoc);
-
-/// <summary>A point of the frontier with what it keeps in each scenario and the changes that adopt it.</summary>
-public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, string BreaksFirst, IReadOnlyList<DesignChange> Changes);
-
-/// <summary>What one step more of a part buys: the lowest charge of the worst scenario before and after, null where one fails, and how many fail.</summary>
-public sealed record StepGain(string Words, double? Before, double? After, int FailsBefore, int FailsAfter, IReadOnlyList<DesignChange> Changes);
-
-/// <summary>The inverter that goes with every kit, W, and what helps the start.</summary>
-public sealed record InverterChoice(double RatedW, StartRemedy Remedy, double Cost);
-
-/// <summary>How far a search has come.</summary>
-public sealed record SizingProgress(int Done, int Total);
-
-/// <summary>The map and its frontier.</summary>
-/// <param name="HoldC">Set-point of the map.</param>
-/// <param name="Least">Least batteries over all scenarios for each number of modules; −1 where none do.</param>
-/// <param name="Decides">Scenario that asks for them.</param>
-/// <param name="Fitted">The kit fitted now.</param>
-/// <param name="Evaluations">Runs made.</param>
-public sealed record SizingResult(
-    double HoldC, int MostBatteries, IReadOnlyList<int> Least, IReadOnlyList<string> Decides, KitSize Fitted, IReadOnlyList<SizingScenario> Scenarios, IReadOnlyList<FrontierPoint> Frontier,
-    IReadOnlyList<StepGain> Steps, IReadOnlyList<Finding> Findings, int Evaluations, InverterChoice? Inverter);
-
 /// <summary>
 /// The smallest battery and array that meet the rig's aim in every scenario chosen, from blocks and modules like those on board. The start is
 /// asked of each bank at the reserve. Long work: reports progress and can be stopped.
@@ -47,10 +17,8 @@ public sealed class KitSearch
     private const double HotterK = 3;
     private const double CloudySun = 0.35;
     private const double AgedCapacity = 0.8;
-    private const double ModuleKgPerW = 0.052;
     private const double HoursAWeek = 168;
     private const double SoftReduction = 0.65;
-    private static readonly double[] InverterStepsW = [1000, 1500, 2000, 2500, 3000, 3500, 4000, 5000, 6000, 8000];
 
     private readonly EnergyInputs _inputs;
     private readonly StartDesign _start;
@@ -94,7 +62,7 @@ public sealed class KitSearch
         List<double> holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => _inputs.Energy.HoldC + k).Where(h => h <= 35 && h - _inputs.Energy.HoldC + _inputs.Energy.OtherwiseC <= 40)];
         var jobs = holds.SelectMany(h => scenarios.Select(s => (Hold: h, Scenario: s))).ToList();
         var demands = new EnergyCase[jobs.Count];
-        var least = new int[jobs.Count][];
+        var maps = new bool[jobs.Count][][];
         var done = 0;
         Parallel.For(0, jobs.Count, new ParallelOptions { CancellationToken = _stop }, i =>
         {
@@ -109,18 +77,19 @@ public sealed class KitSearch
             var scenario = jobs[i].Scenario;
             demands[i] = WithInverter(demands[i]);
             // A generator with its starting rule breaks the monotony the staircase lives on.
-            least[i] = demands[i].Generator is null
-                ? SystemSizing.Staircase(_sizing.MostBatteries, _sizing.MostModules, kit => Feasible(demands[i], scenario, kit))
-                : SystemSizing.FullSearch(_sizing.MostBatteries, _sizing.MostModules, kit => Feasible(demands[i], scenario, kit));
+            bool Holds(KitSize kit) => Feasible(demands[i], scenario, kit);
+            maps[i] = demands[i].Generator is null
+                ? SystemSizing.Map(SystemSizing.Staircase(_sizing.MostBatteries, _sizing.MostModules, Holds), _sizing.MostBatteries)
+                : SystemSizing.FullMap(_sizing.MostBatteries, _sizing.MostModules, Holds);
             progress?.Report(new SizingProgress(Interlocked.Increment(ref done), jobs.Count));
         });
         var fitted = new KitSize(_battery.Blocks, _inputs.Survey.Sources.Modules.Count);
         double? MinSoc(int job, KitSize kit) => Evaluate(demands[job], jobs[job].Scenario, kit) is { } r && SystemSizing.Holds(r, double.NegativeInfinity) ? r.MinSoc : null;
-        var first = scenarios.Select((s, i) => new SizingScenario(s.Id, s.Words, demands[i].AirconW!.Sum() * RigDay.StepS / 3600, least[i], MinSoc(i, fitted))).ToList();
+        var first = scenarios.Select((s, i) => new SizingScenario(s.Id, s.Words, demands[i].AirconW!.Sum() * RigDay.StepS / 3600, SystemSizing.Least(maps[i]), MinSoc(i, fitted))).ToList();
         var points = new List<(KitPoint Kit, int HoldIndex)>();
         for (var h = 0; h < holds.Count; h++)
         {
-            var (all, _) = Over(least, h * scenarios.Count, scenarios);
+            var all = SystemSizing.Least(Over(maps, h, scenarios));
             for (var a = 0; a < all.Length; a++)
                 if (all[a] > 0 && Point(holds[h], all[a], a) is { } point && point.Cost <= (_sizing.MostCost ?? double.MaxValue) && point.MassKg <= (_sizing.MostMassKg ?? double.MaxValue))
                     points.Add((point, h));
@@ -131,9 +100,9 @@ public sealed class KitSearch
             var socs = scenarios.Select((_, i) => MinSoc(h * scenarios.Count + i, new KitSize(kit.Batteries, kit.Modules))).ToList();
             return new FrontierPoint(kit, socs, scenarios[socs.IndexOf(socs.Min())].Words, Adopt(kit));
         }).ToList();
-        var (map, decides) = Over(least, 0, scenarios);
-        List<Finding> findings = [.. Findings(first, frontier, holds, least, scenarios, fitted)];
-        return new SizingResult(holds[0], _sizing.MostBatteries, map, decides, fitted, first, frontier, Steps(demands, scenarios, holds, fitted, MinSoc), findings, _evaluations, _inverter);
+        var map = Over(maps, 0, scenarios);
+        List<Finding> findings = [.. Findings(first, frontier, holds, maps, scenarios, fitted)];
+        return new SizingResult(holds[0], _sizing.MostBatteries, Cells(map, maps, scenarios), SystemSizing.Least(map), fitted, first, frontier, Steps(demands, scenarios, holds, fitted, MinSoc), findings, _evaluations, _inverter);
     }
 
     /// <summary>The cheapest inverter of the class on board that carries the most drawn and starts the unit, with or without a soft starter; null where none is asked for or none does.</summary>
@@ -143,7 +112,7 @@ public sealed class KitSearch
             return null;
         var peak = demands.Max(d => d.AirconW!.Zip(d.AcLoadW, (u, l) => u + l).Max());
         StartRemedy[] remedies = _unit.Unit.SingleSpeed ? [StartRemedy.None, StartRemedy.SoftStarter] : [_start.Remedy];
-        return remedies.SelectMany(r => InverterStepsW.Where(w => w >= peak)
+        return remedies.SelectMany(r => SourceBuilder.InverterStepsW.Where(w => w >= peak)
                 .Select(w => new InverterChoice(w, r, w / 1000 * _sizing.InverterCost + (r == StartRemedy.SoftStarter ? _sizing.StarterCost : 0)))
                 .Where(c => Starts(_sizing.MostBatteries, c)).Take(1))
             .MinBy(c => c.Cost);
@@ -206,23 +175,18 @@ public sealed class KitSearch
         }
     }
 
-    private static (int[] Least, string[] Decides) Over(int[][] least, int from, List<Scenario> scenarios)
-    {
-        var modules = least[from].Length;
-        var (all, decides) = (new int[modules], new string[modules]);
-        for (var a = 0; a < modules; a++)
-        {
-            var worst = Enumerable.Range(0, scenarios.Count).MaxBy(s => least[from + s][a] < 0 ? int.MaxValue : least[from + s][a]);
-            (all[a], decides[a]) = (least[from + worst][a], scenarios[worst].Words);
-        }
-        return (all, decides);
-    }
+    /// <summary>What holds in every scenario at one of the set-points.</summary>
+    private static bool[][] Over(bool[][][] maps, int hold, List<Scenario> scenarios) =>
+        [.. maps[0].Select((column, a) => column.Select((_, b) => scenarios.Select((_, s) => maps[hold * scenarios.Count + s][a][b]).All(holds => holds)).ToArray())];
+
+    private static List<KitCell> Cells(bool[][] map, bool[][][] maps, List<Scenario> scenarios) =>
+        [.. map.SelectMany((column, a) => column.Select((holds, b) => new KitCell(b + 1, a, holds, holds ? "" : scenarios.Where((_, s) => !maps[s][a][b]).First().Words)))];
 
     private KitPoint Point(double hold, int batteries, int modules)
     {
         var kWh = (_battery with { Blocks = batteries }).BankKWh;
         return new KitPoint(hold, batteries, modules, batteries * _battery.Series * _sizing.BatteryCost + modules * _sizing.ModuleCost + (_inverter?.Cost ?? 0),
-            CellData.Of(_battery.Chemistry).KgPerKWh * kWh + modules * _inputs.Survey.Sources.Modules.RatedW * ModuleKgPerW);
+            CellData.Of(_battery.Chemistry).KgPerKWh * kWh + modules * _inputs.Survey.Sources.Modules.RatedW * Modules.KgPerW);
     }
 
     private List<DesignChange> Adopt(KitPoint kit)
@@ -270,7 +234,7 @@ public sealed class KitSearch
         return steps;
     }
 
-    private IEnumerable<Finding> Findings(List<SizingScenario> first, List<FrontierPoint> frontier, List<double> holds, int[][] least, List<Scenario> scenarios, KitSize fitted)
+    private IEnumerable<Finding> Findings(List<SizingScenario> first, List<FrontierPoint> frontier, List<double> holds, bool[][][] maps, List<Scenario> scenarios, KitSize fitted)
     {
         if (_starts.Skip(1).All(s => !s))
         {
@@ -282,7 +246,7 @@ public sealed class KitSearch
         {
             var blame = first.FirstOrDefault(s => s.Least[^1] < 0);
             var remedies = new List<Remedy>();
-            var warmer = Enumerable.Range(1, holds.Count - 1).FirstOrDefault(h => Over(least, h * scenarios.Count, scenarios).Least.Any(b => b > 0));
+            var warmer = Enumerable.Range(1, holds.Count - 1).FirstOrDefault(h => Over(maps, h, scenarios).Any(column => column.Any(c => c)));
             if (blame is not null && warmer > 0)
                 remedies.Add(new Remedy(Phrase.Of($"hold {holds[warmer]:Temperature}"), Phrase.Of($"costs nothing"), Warmer(holds[warmer])));
             if (blame is not null && _sizing.MostBatteries < 40)

@@ -62,6 +62,8 @@ public static class RoofPacking
         var end = across - roof.MarginMm;
         var best = new int[end + 2];
         var way = new int[end + 2];
+        var counts = new int[ways.Length];
+        Array.Fill(counts, -1);
         for (var y = end - 1; y >= roof.MarginMm; y--)
         {
             (best[y], way[y]) = (best[y + 1], -1);
@@ -71,7 +73,10 @@ public static class RoofPacking
                 if (y + b > end)
                     continue;
                 var rest = y + b + roof.GapMm;
-                var total = Row(y, a, b, along, roof, blocked, null) + (rest < end ? best[rest] : 0);
+                // Going back, a row's count changes only where something begins or ends to block it.
+                if (counts[w] < 0 || blocked.Any(o => y == o.Y + o.WidthMm - 1 || y == o.Y - b))
+                    counts[w] = Row(y, a, b, along, roof, blocked, null);
+                var total = counts[w] + (rest < end ? best[rest] : 0);
                 // A row wins over a skip, and the first way over the second, where both come to the same.
                 if (total > best[y] || total == best[y] && total > 0 && way[y] == -1)
                     (best[y], way[y]) = (total, w);

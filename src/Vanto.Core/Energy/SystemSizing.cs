@@ -39,19 +39,16 @@ public static class SystemSizing
         return least;
     }
 
+    /// <summary>The whole map from its staircase: by modules, then batteries from 1.</summary>
+    public static bool[][] Map(int[] staircase, int mostBatteries) =>
+        Array.ConvertAll(staircase, least => Enumerable.Range(1, mostBatteries).Select(b => least > 0 && b >= least).ToArray());
+
     /// <summary>The same by trying every kit, where monotony is not given (a generator with its starting rule), or to prove the staircase.</summary>
-    public static int[] FullSearch(int mostBatteries, int mostModules, Func<KitSize, bool> feasible)
-    {
-        var least = new int[mostModules + 1];
-        for (var modules = 0; modules <= mostModules; modules++)
-        {
-            least[modules] = -1;
-            for (var batteries = 1; batteries <= mostBatteries && least[modules] < 0; batteries++)
-                if (feasible(new KitSize(batteries, modules)))
-                    least[modules] = batteries;
-        }
-        return least;
-    }
+    public static bool[][] FullMap(int mostBatteries, int mostModules, Func<KitSize, bool> feasible) =>
+        [.. Enumerable.Range(0, mostModules + 1).Select(a => Enumerable.Range(1, mostBatteries).Select(b => feasible(new KitSize(b, a))).ToArray())];
+
+    /// <summary>Least batteries of a map for each number of modules, −1 where none do.</summary>
+    public static int[] Least(bool[][] map) => Array.ConvertAll(map, column => Array.IndexOf(column, true) is var b and >= 0 ? b + 1 : -1);
 
     /// <summary>Whether a run meets the aim: the charge never under the reserve, nothing shed, the unit never left out.</summary>
     public static bool Holds(EnergyResult result, double reserveSoc) =>

@@ -85,7 +85,7 @@ public static class Assessor
     {
         var battery = design.Survey.Sources.Battery;
         var bank = battery.Fitted ? Physics.CellData.Of(battery.Chemistry).KgPerKWh * battery.BankKWh : 0;
-        return unit.MassKg + bank + design.Survey.Sources.Modules.Count * design.Survey.Sources.Modules.RatedW * 0.052;
+        return unit.MassKg + bank + design.Survey.Sources.Modules.Count * design.Survey.Sources.Modules.RatedW * Physics.Modules.KgPerW;
     }
 
     private static double Gauge(double value, double limit) => limit <= 0 ? 1 : Math.Min(1, 0.8 * value / limit);

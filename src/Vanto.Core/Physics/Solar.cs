@@ -16,6 +16,9 @@ public static class Modules
     /// <summary>Losses beside heat: soiling, mismatch, wiring, age, angle and spectrum together; common practice.</summary>
     public const double TypicalLosses = 0.88;
 
+    /// <summary>Weight of a module with its rails, kg a watt; typical, common practice.</summary>
+    public const double KgPerW = 0.052;
+
     /// <summary>Ross coefficient by mounting, K·m²/W (Nordmann and Clavadetscher 2003, from memory).</summary>
     public static double RossCoefficient(ModuleMounting mounting) => mounting switch
     {

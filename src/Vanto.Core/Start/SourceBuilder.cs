@@ -8,6 +8,9 @@ namespace Vanto.Core.Start;
 /// <summary>Makes banks, inverters and sources of what the survey found on board.</summary>
 public static class SourceBuilder
 {
+    /// <summary>Continuous watts of inverters as they are sold.</summary>
+    public static readonly IReadOnlyList<double> InverterStepsW = [1000, 1500, 2000, 2500, 3000, 3500, 4000, 5000, 6000, 8000];
+
     /// <summary>The bank.</summary>
     public static BatteryBank Bank(BatteryDesign battery)
     {

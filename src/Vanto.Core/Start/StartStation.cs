@@ -13,7 +13,6 @@ public static class StartStation
     private const double FanPowerFactor = 0.85;
     private const double MeasuredApart = 0.15;
     private const double DevicePowerFactor = 0.95;
-    private static readonly double[] InverterStepsW = [1000, 1500, 2000, 2500, 3000, 3500, 4000, 5000, 6000, 8000];
 
     /// <summary>Runs the start, its remedies and the stacking of neighbours.</summary>
     public static StartAssessment Assess(SurveyDesign survey, StartDesign design, UnitAssessment unitResult, double outdoorC)
@@ -239,7 +238,7 @@ public static class StartStation
     }
 
     private static double? SmallestInverter(StartCase start) =>
-        InverterStepsW.Cast<double?>().FirstOrDefault(w => StartSimulation.Starts(start with { Source = Resized(start.Source, w!.Value) }));
+        SourceBuilder.InverterStepsW.Cast<double?>().FirstOrDefault(w => StartSimulation.Starts(start with { Source = Resized(start.Source, w!.Value) }));
 
     private static PowerSource Resized(PowerSource source, double watts) =>
         PowerSource.OfInverter(source.Class, source.Volts, watts, source.Dc is { } dc ? dc with { Inverter = new InverterModel(watts, 0.01 * watts) } : null);

@@ -31,7 +31,7 @@ public static class SurveyStation
             .ToList();
         var findings = Findings(survey, wall.Value, path).ToList();
         return new SurveyAssessment(
-            new Verdict(Verdict.Worst(findings), Phrase.Of($"{floor:Area} of floor under {skin:Area} of skin, {glass:Area} of it glass."), Phrase.Of($"A van is not a room: {skin / floor:Ratio} m² of skin for each m² of floor; a house has about 3.")),
+            new Verdict(Verdict.Worst(findings), Phrase.Of($"{floor:Area} of floor under {skin:Area} of skin, {glass:Area} of it glass."), Phrase.Of($"A rig is not a room: {skin / floor:Ratio} m² of skin for each m² of floor; a house has about 3.")),
             findings,
             [
                 new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "Σ length × width of the spaces", $"{survey.Space.LengthM} × {survey.Space.WidthM}{(survey.Further.Count > 0 ? " + further" : "")}", floor, "m²", Sources.Geometry).Done()),

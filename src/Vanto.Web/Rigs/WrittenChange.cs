@@ -11,9 +11,6 @@ public sealed class WrittenChange(RigChanged change, KeptAssessment kept) : IRes
 {
     private static readonly JsonEncodedText Assessment = JsonEncodedText.Encode("assessment");
 
-    /// <summary>What is written.</summary>
-    public RigChanged Change => change;
-
     /// <inheritdoc />
     public async Task ExecuteAsync(HttpContext httpContext)
     {

@@ -65,6 +65,27 @@ public class KitSearchTests
     }
 
     [Fact]
+    public void Every_cell_of_the_map_says_whether_it_holds_and_where_it_fails()
+    {
+        var result = Search(Van);
+        result.Cells.Count.ShouldBe(8 * 6);
+        foreach (var cell in result.Cells)
+        {
+            cell.Holds.ShouldBe(result.Least[cell.Modules] > 0 && cell.Batteries >= result.Least[cell.Modules]);
+            (cell.FailsIn.Length == 0).ShouldBe(cell.Holds);
+        }
+    }
+
+    [Fact]
+    public void With_a_generator_that_starts_by_itself_every_kit_is_tried()
+    {
+        var generator = Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Generator = Van.Survey.Sources.Generator with { Fitted = true, AutoStart = true, CoAlarm = true } } }, Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { HotDays = false, CloudyDays = false, Aged = false, WarmerK = 0, MostGeneratorHours = 168 } } };
+        var result = Search(generator);
+        result.Evaluations.ShouldBeGreaterThanOrEqualTo(8 * 6);
+        result.Cells.Count(c => c.Holds).ShouldBeGreaterThanOrEqualTo(Search(generator with { Survey = Van.Survey }).Cells.Count(c => c.Holds));
+    }
+
+    [Fact]
     public void It_tells_how_far_it_is_and_stops_when_told()
     {
         var heard = new Heard();

@@ -69,7 +69,12 @@ public class SystemSizingTests
     public void The_staircase_is_what_the_full_search_finds()
     {
         var bus = new Bus(3, sunShare: 0.35);
-        SystemSizing.FullSearch(MostBatteries, MostModules, kit => bus.Feasible(kit, false)).ShouldBe(SystemSizing.Staircase(MostBatteries, MostModules, kit => bus.Feasible(kit, false)));
+        var stairs = SystemSizing.Staircase(MostBatteries, MostModules, kit => bus.Feasible(kit, false));
+        var full = SystemSizing.FullMap(MostBatteries, MostModules, kit => bus.Feasible(kit, false));
+        SystemSizing.Least(full).ShouldBe(stairs);
+        var map = SystemSizing.Map(stairs, MostBatteries);
+        for (var a = 0; a <= MostModules; a++)
+            map[a].ShouldBe(full[a]);
     }
 
     [Fact]
@@ -88,7 +93,7 @@ public class SystemSizingTests
             }
             var stairs = SystemSizing.Staircase(b, a, Feasible);
             asked.ShouldBeLessThanOrEqualTo(a + 1 + 2 * b + 1 + a);
-            stairs.ShouldBe(SystemSizing.FullSearch(b, a, Feasible));
+            stairs.ShouldBe(SystemSizing.Least(SystemSizing.FullMap(b, a, Feasible)));
         }
     }
 

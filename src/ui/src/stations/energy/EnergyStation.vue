@@ -5,6 +5,7 @@ import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import FigureRow from '../../parts/FigureRow.vue';
+import JumpRow from '../../parts/JumpRow.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
 import { axis, inks, lettering, tip } from '../../parts/chart';
 import { clock, shown, symbolOf, toShown } from '../../parts/show';
@@ -20,6 +21,15 @@ import StationLayout from '../StationLayout.vue';
 const rig = useRig();
 const energy = computed(() => rig.assessment!.energy!);
 const series = computed(() => energy.value.series);
+
+const further = computed(() => [
+  ...(energy.value.hasBattery ? [{ words: 'the smallest kit', at: 'data-sizing' }] : []),
+  { words: 'roof and strings', at: 'data-array' },
+  { words: 'the year', at: 'data-year' },
+  { words: 'by hand', at: 'data-budget' },
+  { words: 'limited power', at: 'data-limited' },
+  { words: 'options', at: 'data-options' },
+]);
 
 /** Hours since the day began, so that midnight does not break the lines. */
 const since = (hour: number) => (hour - rig.design!.energy.startHour + 24) % 24;
@@ -214,10 +224,11 @@ const picture = computed(() => {
     </template>
     <template #see>
       <VerdictBox :verdict="energy.verdict" :findings="energy.findings" />
+      <JumpRow :to="further" />
       <FigureRow :figures="energy.figures" />
       <DrawnChart :option="picture" :height="energy.hasBattery ? 396 : 372" label="Cabin, sun, load and battery over a day and a night" />
-      <ArrayBox :array="energy.array" />
       <SizingBox v-if="energy.hasBattery" />
+      <ArrayBox :array="energy.array" />
       <YearBox />
       <HandBudget :budget="energy.budget" />
       <LimitedBox />

@@ -76,12 +76,7 @@ const map = computed(() => {
   const w = Math.min(40, 400 / columns);
   const rows = r.mostBatteries;
   const at = (batteries: number, modules: number) => ({ x: 34 + modules * w, y: 8 + (rows - batteries) * rowHeight });
-  const cells = [];
-  for (let a = 0; a < columns; a++)
-    for (let b = 1; b <= rows; b++) {
-      const holds = r.least[a]! > 0 && b >= r.least[a]!;
-      cells.push({ ...at(b, a), b, a, holds, why: holds ? 'holds' : `fails: ${r.decides[a]}` });
-    }
+  const cells = r.cells.map((c) => ({ ...at(c.batteries, c.modules), ...c, why: c.holds ? 'holds' : `fails: ${c.failsIn}` }));
   const points = r.frontier.filter((p) => p.kit.holdC === r.holdC).map((p) => ({ ...at(p.kit.batteries, p.kit.modules), p }));
   const fitted = r.fitted.modules < columns && r.fitted.batteries <= rows ? at(r.fitted.batteries, r.fitted.modules) : null;
   return { cells, points, fitted, width: 34 + columns * w + 8, height: rows * rowHeight + 44, columns, rows, w };
@@ -136,9 +131,9 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
           role="group"
           :aria-label="`Kits that hold ${shown(result.holdC, 'temperature')}: batteries up, modules across`"
         >
-          <g v-for="c in map.cells" :key="`${c.b}-${c.a}`">
+          <g v-for="c in map.cells" :key="`${c.batteries}-${c.modules}`">
             <rect :x="c.x" :y="c.y" :width="map.w - 2" :height="18" :class="c.holds ? 'holds' : 'fails'">
-              <title>{{ c.b }} blocks, {{ c.a }} modules: {{ c.why }}</title>
+              <title>{{ c.batteries }} blocks, {{ c.modules }} modules: {{ c.why }}</title>
             </rect>
             <path v-if="!c.holds" :d="`M ${c.x + map.w / 2 - 5} ${c.y + 5} l 8 8 m 0 -8 l -8 8`" class="cross" />
           </g>
