@@ -71,6 +71,8 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
     public void The_year_and_the_options_are_worked_out_when_asked()
     {
         _screen.OpenRig("Pipit", "energy");
+        _screen.Press("the year", ".jump");
+        _screen.Until(() => (bool)_screen.Driver.ExecuteScript("const r = document.querySelector('[data-year]').getBoundingClientRect(); return r.top >= 0 && r.top < 600;")!, "the year is in sight");
         _screen.Press("run the year", "[data-year]");
         _screen.See("[data-year]", "The bank goes round");
         _screen.See("[data-limited]", "Switch off in this order");

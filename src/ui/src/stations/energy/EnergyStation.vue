@@ -40,8 +40,8 @@ const picture = computed(() => {
   const design = rig.design!.energy;
   const day = series.value;
   const rows = energy.value.hasBattery ? [0, 1, 2] : [0, 1];
-  const tops = energy.value.hasBattery ? [22, 168, 294] : [22, 190];
-  const heights = energy.value.hasBattery ? [118, 104, 74] : [140, 150];
+  const tops = energy.value.hasBattery ? [22, 152, 266] : [22, 190];
+  const heights = energy.value.hasBattery ? [104, 90, 64] : [140, 150];
   const from = since(design.from);
   const to = since(design.to) || 24;
   const window =
@@ -226,7 +226,7 @@ const picture = computed(() => {
       <VerdictBox :verdict="energy.verdict" :findings="energy.findings" />
       <JumpRow :to="further" />
       <FigureRow :figures="energy.figures" />
-      <DrawnChart :option="picture" :height="energy.hasBattery ? 396 : 372" label="Cabin, sun, load and battery over a day and a night" />
+      <DrawnChart :option="picture" :height="energy.hasBattery ? 356 : 372" label="Cabin, sun, load and battery over a day and a night" />
       <SizingBox v-if="energy.hasBattery" />
       <ArrayBox :array="energy.array" />
       <YearBox />
