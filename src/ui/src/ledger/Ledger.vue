@@ -34,7 +34,7 @@ function moved(entry: LedgerEntry): { text: string; good: boolean | null } | nul
         <small>{{ parted(entry.value.value, entry.value.quantity).symbol }} {{ say(entry.note) }}</small></span
       >
       <span class="gauge" :class="{ none: entry.share === null }" aria-hidden="true"
-        ><i :style="{ width: `${(entry.share ?? 0) * 100}%` }" /><u v-if="entry.mark !== null" :style="{ left: `${entry.mark * 100}%` }"
+        ><i :style="{ transform: `scaleX(${entry.share ?? 0})` }" /><u v-if="entry.mark !== null" :style="{ left: `${entry.mark * 100}%` }"
       /></span>
       <span v-if="moved(entry)" class="moved" :class="{ good: moved(entry)!.good === true, bad: moved(entry)!.good === false }">{{
         moved(entry)!.text
@@ -99,9 +99,11 @@ small {
 }
 .gauge i {
   position: absolute;
-  inset: 0 auto 0 0;
+  inset: 0;
   background: var(--ink);
-  transition: width 0.25s;
+  transform-origin: left;
+  transition: transform 0.25s;
+  will-change: transform;
 }
 .gauge u {
   position: absolute;

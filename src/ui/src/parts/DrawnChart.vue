@@ -1,15 +1,26 @@
 <script setup lang="ts">
 import type { EChartsCoreOption } from 'echarts/core';
+import { onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watchEffect } from 'vue';
 import VChart from 'vue-echarts';
 import './chart';
 
-/** A chart with a sentence that says what it shows. */
-defineProps<{ option: EChartsCoreOption; label: string; height: number }>();
+/** A chart with a sentence that says what it shows. One that is scrolled out of sight is drawn when it comes near. */
+const props = defineProps<{ option: EChartsCoreOption; label: string; height: number }>();
+const box = useTemplateRef<HTMLElement>('box');
+const near = ref(false);
+const drawn = shallowRef<EChartsCoreOption | null>(null);
+const sight = new IntersectionObserver((seen) => (near.value = seen.at(-1)!.isIntersecting), { rootMargin: '120px' });
+
+watchEffect(() => {
+  if (near.value) drawn.value = props.option;
+});
+onMounted(() => sight.observe(box.value!));
+onUnmounted(() => sight.disconnect());
 </script>
 
 <template>
-  <figure :style="{ height: height + 'px' }" role="img" :aria-label="label">
-    <VChart :option="option" autoresize :update-options="{ notMerge: false }" />
+  <figure ref="box" :style="{ height: height + 'px' }" role="img" :aria-label="label">
+    <VChart v-if="drawn" :option="drawn" autoresize :update-options="{ notMerge: false }" />
   </figure>
 </template>
 
