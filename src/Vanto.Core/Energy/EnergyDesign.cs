@@ -40,12 +40,16 @@ public sealed record SizingDesign : DesignPart
     [Ask("It must stand cloudy days, 35 % of the sun")] public bool CloudyDays { get; init; } = true;
     [Ask("It must do so with an aged bank, 80 % left")] public bool Aged { get; init; } = true;
     [Field(QuantityKind.Count, 1, 14, Label = "Bad days one after another")] public int Days { get; init; } = 3;
+    [Field(QuantityKind.Count, 0, 14, Label = "Days without any sun on the modules", Help = "parked in shade, or under snow and leaves; 0 leaves it out")] public int DarkDays { get; init; }
     [Field(QuantityKind.TemperatureDifference, 0, 6, Label = "Warmer set-points tried, up to")] public double WarmerK { get; init; } = 2;
     [Field(QuantityKind.Number, 0, 100000, Label = "One battery block costs")] public double BatteryCost { get; init; } = 900;
     [Field(QuantityKind.Number, 0, 100000, Label = "One module costs")] public double ModuleCost { get; init; } = 190;
     [Ask("Inverter and soft starter are chosen too")] public bool ChooseInverter { get; init; } = true;
     [Field(QuantityKind.Number, 0, 10000, Label = "A kilowatt of inverter costs")] public double InverterCost { get; init; } = 280;
     [Field(QuantityKind.Number, 0, 10000, Label = "A soft starter costs")] public double StarterCost { get; init; } = 260;
+    [Ask("A generator may be bought")] public bool ChooseGenerator { get; init; }
+    [Field(QuantityKind.Number, 0, 10000, Label = "A kilowatt of generator costs", Help = "with its charger")] public double GeneratorCost { get; init; } = 420;
+    [Field(QuantityKind.Number, 0, 10000, Label = "A kilowatt of cooling costs", Help = "the unit, for comparing options")] public double UnitCost { get; init; } = 280;
     [Field(QuantityKind.Number, 0, 1000000, Label = "Spend at most", Optional = true)] public double? MostCost { get; init; }
     [Field(QuantityKind.Mass, 0, 5000, Label = "Bank and modules weigh at most", Optional = true)] public double? MostMassKg { get; init; }
     [Field(QuantityKind.Hours, 0, 168, Label = "Generator hours a week, at most")] public double MostGeneratorHours { get; init; } = 10;

@@ -1,50 +1,42 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
-using Vanto.Core.Physics;
-using Vanto.Core.Quantities;
 using Vanto.Core.Start;
-using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;
 
 /// <summary>
-/// The smallest battery and array that meet the rig's aim in every scenario chosen, from blocks and modules like those on board. The start is
-/// asked of each bank at the reserve. Long work: reports progress and can be stopped.
+/// The smallest battery, array and generator that meet the rig's aim in every scenario chosen, from blocks and modules like those on board
+/// and generators as they are sold. The start is asked of each bank at the reserve. Long work: reports progress and can be stopped.
 /// </summary>
 public sealed class KitSearch
 {
-    private const double HotterK = 3;
-    private const double CloudySun = 0.35;
-    private const double AgedCapacity = 0.8;
     private const double HoursAWeek = 168;
-    private const double SoftReduction = 0.65;
 
     private readonly EnergyInputs _inputs;
-    private readonly StartDesign _start;
-    private readonly UnitAssessment _unit;
     private readonly SizingDesign _sizing;
-    private readonly BatteryDesign _battery;
+    private readonly KitEquipment _equipment;
     private readonly CancellationToken _stop;
-    private readonly bool[] _starts;
-    private InverterChoice? _inverter;
+    private readonly List<SizingDays> _days;
+    private readonly List<double> _holds;
+    private readonly EnergyCase[] _demands;
     private int _evaluations;
 
     private KitSearch(EnergyInputs inputs, StartDesign start, UnitAssessment unit, CancellationToken stop)
     {
-        (_inputs, _start, _unit, _stop) = (inputs, start, unit, stop);
+        (_inputs, _stop) = (inputs, stop);
         _sizing = inputs.Energy.Sizing;
-        _battery = inputs.Survey.Sources.Battery;
-        _starts = new bool[_sizing.MostBatteries + 1];
+        _equipment = new KitEquipment(inputs, start, unit.Unit);
+        _days = SizingDays.Of(inputs);
+        _holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => inputs.Energy.HoldC + k).Where(h => h <= 35 && h - inputs.Energy.HoldC + inputs.Energy.OtherwiseC <= 40)];
+        _demands = new EnergyCase[_holds.Count * _days.Count];
     }
-
-    private sealed record Scenario(string Id, string Words, int Days, RigDay Day, bool Aged);
 
     /// <summary>Searches.</summary>
     /// <param name="inputs">The Energy station's inputs with the rig's day.</param>
     /// <param name="start">Start station's inputs.</param>
     /// <param name="unit">The unit chosen.</param>
-    /// <param name="progress">Told after each staircase.</param>
+    /// <param name="progress">Told after each map.</param>
     /// <param name="stop">Ends the search.</param>
     /// <exception cref="InputException">No bank on board to take blocks from, or a reserve above 0.8.</exception>
     /// <exception cref="OperationCanceledException">Stopped.</exception>
@@ -52,216 +44,169 @@ public sealed class KitSearch
     {
         if (!inputs.Survey.Sources.Battery.Fitted)
             throw new InputException("survey.sources.battery", "none", "Say what one battery block is like; the search counts such blocks.");
-        return new KitSearch(inputs, start, unit, stop).Search(progress);
+        var search = new KitSearch(inputs, start, unit, stop);
+        search.Draw();
+        return search.Search(start, unit, progress);
     }
 
-    private SizingResult Search(IProgress<SizingProgress>? progress)
+    /// <summary>What the unit draws on each of the days at each set-point, and the equipment that carries it.</summary>
+    private void Draw()
     {
-        var day = _inputs.Day ?? RigDay.Of(_inputs.Survey, _inputs.Load).Day;
-        var scenarios = Scenarios(day);
-        List<double> holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => _inputs.Energy.HoldC + k).Where(h => h <= 35 && h - _inputs.Energy.HoldC + _inputs.Energy.OtherwiseC <= 40)];
-        var jobs = holds.SelectMany(h => scenarios.Select(s => (Hold: h, Scenario: s))).ToList();
-        var demands = new EnergyCase[jobs.Count];
-        var maps = new bool[jobs.Count][][];
-        var done = 0;
-        Parallel.For(0, jobs.Count, new ParallelOptions { CancellationToken = _stop }, i =>
+        Parallel.For(0, _demands.Length, new ParallelOptions { CancellationToken = _stop }, i =>
         {
-            var (hold, scenario) = jobs[i];
+            var (hold, days) = (_holds[i / _days.Count], _days[i % _days.Count]);
             var aim = _inputs.Energy with { HoldC = hold, OtherwiseC = _inputs.Energy.OtherwiseC + hold - _inputs.Energy.HoldC, StartSoc = 1 };
-            demands[i] = new DayRun(_inputs with { Day = scenario.Day, Energy = aim }, scenario.Day, RigDay.StepS, scenario.Days).Demand() with { Recorded = false };
+            _demands[i] = new DayRun(_inputs with { Day = days.Day, Energy = aim }, days.Day, RigDay.StepS, days.Count).Demand() with { Recorded = false };
         });
-        _inverter = Inverter(demands);
-        Parallel.For(1, _starts.Length, b => _starts[b] = Starts(b, _inverter));
-        Parallel.For(0, jobs.Count, new ParallelOptions { CancellationToken = _stop }, i =>
+        _equipment.Choose(_demands.Max(d => d.AirconW!.Zip(d.AcLoadW, (u, l) => u + l).Max()), _demands.Max(d => d.AcLoadW.Max()));
+    }
+
+    private SizingResult Search(StartDesign start, UnitAssessment unit, IProgress<SizingProgress>? progress)
+    {
+        var generators = _equipment.Generators;
+        // By generator, set-point, days.
+        var maps = new bool[generators.Count * _demands.Length][][];
+        var done = 0;
+        Parallel.For(0, maps.Length, new ParallelOptions { CancellationToken = _stop }, i =>
         {
-            var scenario = jobs[i].Scenario;
-            demands[i] = WithInverter(demands[i]);
-            // A generator with its starting rule breaks the monotony the staircase lives on.
-            bool Holds(KitSize kit) => Feasible(demands[i], scenario, kit);
-            maps[i] = demands[i].Generator is null
-                ? SystemSizing.Map(SystemSizing.Staircase(_sizing.MostBatteries, _sizing.MostModules, Holds), _sizing.MostBatteries)
-                : SystemSizing.FullMap(_sizing.MostBatteries, _sizing.MostModules, Holds);
-            progress?.Report(new SizingProgress(Interlocked.Increment(ref done), jobs.Count));
+            maps[i] = Map(i % _demands.Length, generators[i / _demands.Length]);
+            progress?.Report(new SizingProgress(Interlocked.Increment(ref done), maps.Length));
         });
-        var fitted = new KitSize(_battery.Blocks, _inputs.Survey.Sources.Modules.Count);
-        double? MinSoc(int job, KitSize kit) => Evaluate(demands[job], jobs[job].Scenario, kit) is { } r && SystemSizing.Holds(r, double.NegativeInfinity) ? r.MinSoc : null;
-        var first = scenarios.Select((s, i) => new SizingScenario(s.Id, s.Words, demands[i].AirconW!.Sum() * RigDay.StepS / 3600, SystemSizing.Least(maps[i]), MinSoc(i, fitted))).ToList();
-        var points = new List<(KitPoint Kit, int HoldIndex)>();
-        for (var h = 0; h < holds.Count; h++)
-        {
-            var all = SystemSizing.Least(Over(maps, h, scenarios));
-            for (var a = 0; a < all.Length; a++)
-                if (all[a] > 0 && Point(holds[h], all[a], a) is { } point && point.Cost <= (_sizing.MostCost ?? double.MaxValue) && point.MassKg <= (_sizing.MostMassKg ?? double.MaxValue))
-                    points.Add((point, h));
-        }
-        var frontier = SystemSizing.Frontier(points.Select(p => p.Kit)).Select(kit =>
-        {
-            var h = points.First(p => p.Kit == kit).HoldIndex;
-            var socs = scenarios.Select((_, i) => MinSoc(h * scenarios.Count + i, new KitSize(kit.Batteries, kit.Modules))).ToList();
-            return new FrontierPoint(kit, socs, scenarios[socs.IndexOf(socs.Min())].Words, Adopt(kit));
-        }).ToList();
-        var map = Over(maps, 0, scenarios);
-        List<Finding> findings = [.. Findings(first, frontier, holds, maps, scenarios, fitted)];
-        return new SizingResult(holds[0], _sizing.MostBatteries, Cells(map, maps, scenarios), SystemSizing.Least(map), fitted, first, frontier, Steps(demands, scenarios, holds, fitted, MinSoc), findings, _evaluations, _inverter);
+        bool[][] Over(int generator, int hold) => All(maps.AsSpan(generator * _demands.Length + hold * _days.Count, _days.Count));
+        var held = new Held([.. Enumerable.Range(0, generators.Count).Select(g => _holds.Select((_, h) => Over(g, h)).ToArray())]);
+        var fitted = new KitSize(_inputs.Survey.Sources.Battery.Blocks, _inputs.Survey.Sources.Modules.Count);
+        var scenarios = _days.Select((d, i) => new SizingScenario(d.Id, d.Words, _demands[i].AirconW!.Sum() * RigDay.StepS / 3600, SystemSizing.Least(maps[i]), MinSoc(_demands[i], d, fitted))).ToList();
+        var frontier = Frontier(held);
+        var findings = KitFindings.Of(_inputs, start, unit.Unit, _equipment, scenarios, frontier, _holds, held, fitted);
+        return new SizingResult(_holds[0], _sizing.MostBatteries, [.. generators.Index().GroupBy(g => g.Item?.RatedW ?? 0, g => g.Index).Select(g => Shown(g.Key, held, [.. g], maps))], fitted, scenarios, frontier,
+            Steps(fitted), [.. findings], _evaluations, _equipment.Inverter);
     }
 
-    /// <summary>The cheapest inverter of the class on board that carries the most drawn and starts the unit, with or without a soft starter; null where none is asked for or none does.</summary>
-    private InverterChoice? Inverter(EnergyCase[] demands)
+    private bool[][] Map(int demand, GeneratorChoice? generator)
     {
-        if (!_sizing.ChooseInverter || _unit.Unit.IsDc || !_inputs.Survey.Sources.Inverter.Fitted)
-            return null;
-        var peak = demands.Max(d => d.AirconW!.Zip(d.AcLoadW, (u, l) => u + l).Max());
-        StartRemedy[] remedies = _unit.Unit.SingleSpeed ? [StartRemedy.None, StartRemedy.SoftStarter] : [_start.Remedy];
-        return remedies.SelectMany(r => SourceBuilder.InverterStepsW.Where(w => w >= peak)
-                .Select(w => new InverterChoice(w, r, w / 1000 * _sizing.InverterCost + (r == StartRemedy.SoftStarter ? _sizing.StarterCost : 0)))
-                .Where(c => Starts(_sizing.MostBatteries, c)).Take(1))
-            .MinBy(c => c.Cost);
+        var with = _equipment.WithGenerator(_equipment.WithInverter(_demands[demand]), generator);
+        bool Holds(KitSize kit) => Feasible(with, _days[demand % _days.Count], kit);
+        // A generator with its starting rule breaks the monotony the staircase lives on.
+        return with.Generator is null
+            ? SystemSizing.Map(SystemSizing.Staircase(_sizing.MostBatteries, _sizing.MostModules, Holds), _sizing.MostBatteries)
+            : SystemSizing.FullMap(_sizing.MostBatteries, _sizing.MostModules, Holds);
     }
 
-    private EnergyCase WithInverter(EnergyCase demand) => _inverter is { } chosen
-        ? demand with { Inverter = new EnergyInverter(SourceBuilder.Inverter(Fitted(chosen)), chosen.RatedW) }
-        : demand;
-
-    private InverterDesign Fitted(InverterChoice chosen) => _inputs.Survey.Sources.Inverter with { RatedW = chosen.RatedW, IdleW = null };
-
-    private List<Scenario> Scenarios(RigDay day)
-    {
-        var list = new List<Scenario> { new("design", "the design day", 1, day, false) };
-        if (_sizing.HotDays)
-        {
-            var place = _inputs.Survey.Place;
-            var hot = RigDay.Of(_inputs.Survey with { Place = place with { DryBulbC = place.DryBulbC + HotterK, NightLowC = place.NightLowC + HotterK } }, _inputs.Load).Day;
-            list.Add(new("hot", $"{_sizing.Days} days 3 K hotter", _sizing.Days, hot, false));
-        }
-        if (_sizing.CloudyDays)
-            list.Add(new("cloudy", $"{_sizing.Days} days with 35 % of the sun", _sizing.Days, day.UnderCloud(CloudySun), false));
-        return _sizing.Aged ? [.. list.SelectMany(s => new[] { s, s with { Id = s.Id + "-aged", Words = s.Words + ", aged bank", Aged = true } })] : list;
-    }
-
-    private BatteryDesign Bank(int blocks, bool aged) => _battery with { Blocks = blocks, CapacityLeft = aged ? Math.Min(_battery.CapacityLeft, AgedCapacity) : _battery.CapacityLeft };
-
-    private EnergyResult? Evaluate(EnergyCase demand, Scenario scenario, KitSize kit)
+    private EnergyResult Evaluate(EnergyCase demand, SizingDays days, KitSize kit)
     {
         _stop.ThrowIfCancellationRequested();
         Interlocked.Increment(ref _evaluations);
-        return EnergySimulation.Run(demand with { Bank = SourceBuilder.Bank(Bank(kit.Batteries, scenario.Aged)), Modules = demand.Modules with { Count = kit.Modules } });
+        return EnergySimulation.Run(demand with { Bank = SourceBuilder.Bank(_equipment.Bank(kit.Batteries, days.Aged)), Modules = demand.Modules with { Count = days.Sunless ? 0 : kit.Modules } });
     }
 
-    private bool Feasible(EnergyCase demand, Scenario scenario, KitSize kit)
+    private static double HoursAWeekOf(EnergyResult run, SizingDays days) => run.GeneratorHours * HoursAWeek / (days.Count * 24);
+
+    private bool Feasible(EnergyCase demand, SizingDays days, KitSize kit)
     {
-        if (!_starts[kit.Batteries])
+        if (!_equipment.Starts(kit.Batteries))
             return false;
-        var result = Evaluate(demand with { GiveUpSoc = _inputs.ReserveSoc }, scenario, kit)!;
-        return SystemSizing.Holds(result, _inputs.ReserveSoc) && result.GeneratorHours <= _sizing.MostGeneratorHours * scenario.Days * 24 / HoursAWeek;
+        var run = Evaluate(demand with { GiveUpSoc = _inputs.ReserveSoc }, days, kit);
+        return SystemSizing.Holds(run, _inputs.ReserveSoc) && HoursAWeekOf(run, days) <= _sizing.MostGeneratorHours;
     }
 
-    /// <summary>A bank counts only when the unit starts and runs on it at the reserve.</summary>
-    private bool Starts(int blocks, InverterChoice? inverter)
+    private double? MinSoc(EnergyCase demand, SizingDays days, KitSize kit) =>
+        Evaluate(demand, days, kit) is var run && SystemSizing.Holds(run, double.NegativeInfinity) ? run.MinSoc : null;
+
+    /// <summary>What holds in every one of the days.</summary>
+    private static bool[][] All(ReadOnlySpan<bool[][]> maps)
     {
-        var sources = _inputs.Survey.Sources with { Battery = Bank(blocks, false) };
-        if (_unit.Unit is { IsDc: false } && !sources.Inverter.Fitted)
-            return true;
-        if (inverter is not null)
-            sources = sources with { Inverter = Fitted(inverter) };
-        var on = _unit.Unit.IsDc ? _start : _start with { On = SourceChoice.Inverter, Remedy = inverter?.Remedy ?? _start.Remedy, Reduction = inverter is { Remedy: StartRemedy.SoftStarter } && _start.Remedy != StartRemedy.SoftStarter ? SoftReduction : _start.Reduction };
-        var outdoor = _inputs.Survey.Place.DryBulbC + _inputs.UnitDesign.InletRiseK;
-        try
-        {
-            return StartStation.Outcome(_inputs.Survey with { Sources = sources }, on with { Soc = Math.Max(0.05, _inputs.ReserveSoc) }, _unit.Unit, outdoor) is StartOutcome.Starts or StartOutcome.StartsOnlyIfShed;
-        }
-        catch (InputException)
-        {
-            return false;
-        }
+        var all = Array.ConvertAll(maps[0], column => (bool[])column.Clone());
+        foreach (var map in maps)
+            for (var a = 0; a < all.Length; a++)
+                for (var b = 0; b < all[a].Length; b++)
+                    all[a][b] &= map[a][b];
+        return all;
     }
 
-    /// <summary>What holds in every scenario at one of the set-points.</summary>
-    private static bool[][] Over(bool[][][] maps, int hold, List<Scenario> scenarios) =>
-        [.. maps[0].Select((column, a) => column.Select((_, b) => scenarios.Select((_, s) => maps[hold * scenarios.Count + s][a][b]).All(holds => holds)).ToArray())];
-
-    private static List<KitCell> Cells(bool[][] map, bool[][][] maps, List<Scenario> scenarios) =>
-        [.. map.SelectMany((column, a) => column.Select((holds, b) => new KitCell(b + 1, a, holds, holds ? "" : scenarios.Where((_, s) => !maps[s][a][b]).First().Words)))];
-
-    private KitPoint Point(double hold, int batteries, int modules)
+    /// <summary>The map of one generator at the aim's own set-point, whichever of its rules holds.</summary>
+    private KitMap Shown(double generatorW, Held held, int[] rules, bool[][][] maps)
     {
-        var kWh = (_battery with { Blocks = batteries }).BankKWh;
-        return new KitPoint(hold, batteries, modules, batteries * _battery.Series * _sizing.BatteryCost + modules * _sizing.ModuleCost + (_inverter?.Cost ?? 0),
-            CellData.Of(_battery.Chemistry).KgPerKWh * kWh + modules * _inputs.Survey.Sources.Modules.RatedW * Modules.KgPerW);
+        var cells = new List<KitCell>();
+        for (var a = 0; a <= _sizing.MostModules; a++)
+            for (var b = 0; b < _sizing.MostBatteries; b++)
+            {
+                var holds = rules.Any(g => held.At(g, 0)[a][b]);
+                cells.Add(new KitCell(b + 1, a, holds, holds ? "" : FailsIn(maps.AsSpan(rules[0] * _demands.Length, _days.Count), a, b)));
+            }
+        List<int> least = [.. cells.GroupBy(c => c.Modules).Select(column => column.FirstOrDefault(c => c.Holds)?.Batteries ?? -1)];
+        return new KitMap(generatorW, cells, least);
     }
 
-    private List<DesignChange> Adopt(KitPoint kit)
+    private string FailsIn(ReadOnlySpan<bool[][]> byDays, int modules, int row)
     {
-        var changes = new List<DesignChange> { new("/survey/sources/battery/blocks", kit.Batteries), new("/survey/sources/modules/count", kit.Modules) };
-        if (kit.HoldC != _inputs.Energy.HoldC)
-            changes.AddRange(Warmer(kit.HoldC));
-        if (_inverter is not { } inverter)
-            return changes;
-        changes.AddRange([new("/survey/sources/inverter/ratedW", inverter.RatedW), new("/survey/sources/inverter/idleW", null)]);
-        if (inverter.Remedy != _start.Remedy)
-        {
-            changes.Add(new("/start/remedy", inverter.Remedy == StartRemedy.None ? "none" : "softStarter"));
-            if (inverter.Remedy == StartRemedy.SoftStarter)
-                changes.Add(new("/start/reduction", SoftReduction));
-        }
-        return changes;
+        var d = 0;
+        while (byDays[d][modules][row])
+            d++;
+        return _days[d].Words;
     }
 
-    private DesignChange[] Warmer(double holdC) =>
-        [new("/energy/holdC", holdC), new("/energy/otherwiseC", _inputs.Energy.OtherwiseC + holdC - _inputs.Energy.HoldC)];
-
-    private List<StepGain> Steps(EnergyCase[] demands, List<Scenario> scenarios, List<double> holds, KitSize fitted, Func<int, KitSize, double?> minSoc)
+    /// <summary>
+    /// Kits that no other beats. Without a generator a larger bank than the least only costs; with one it spares hours, so every bank that holds is looked at.
+    /// </summary>
+    private List<FrontierPoint> Frontier(Held held)
     {
-        (double? Worst, int Fails) Over(int hold, KitSize kit)
+        var kits = new List<(int Generator, int Hold, KitSize Kit)>();
+        for (var g = 0; g < _equipment.Generators.Count; g++)
+            for (var h = 0; h < _holds.Count; h++)
+            {
+                var map = held.At(g, h);
+                var every = _equipment.WithGenerator(_demands[0], _equipment.Generators[g]).Generator is not null;
+                kits.AddRange(map.SelectMany((column, a) => column.Index().Where(c => c.Item).Take(every ? column.Length : 1).Select(c => (g, h, new KitSize(c.Index + 1, a)))));
+            }
+        var points = new FrontierPoint[kits.Count];
+        Parallel.For(0, kits.Count, new ParallelOptions { CancellationToken = _stop }, i => points[i] = Point(kits[i].Hold, kits[i].Kit, _equipment.Generators[kits[i].Generator]));
+        var byKit = points.Where(p => Within(p.Kit)).DistinctBy(p => p.Kit).ToDictionary(p => p.Kit);
+        return [.. SystemSizing.Frontier(byKit.Keys).Select(kit => byKit[kit])];
+    }
+
+    private bool Within(KitPoint kit) => kit.Cost <= (_sizing.MostCost ?? double.MaxValue) && kit.MassKg <= (_sizing.MostMassKg ?? double.MaxValue);
+
+    private FrontierPoint Point(int hold, KitSize size, GeneratorChoice? generator)
+    {
+        var runs = _days.Select((d, i) => Evaluate(_equipment.WithGenerator(_equipment.WithInverter(_demands[hold * _days.Count + i]), generator), d, size)).ToList();
+        var kit = _equipment.Point(_holds[hold], size, generator, Math.Ceiling(runs.Select((r, i) => HoursAWeekOf(r, _days[i])).Max()));
+        List<double?> socs = [.. runs.Select(r => SystemSizing.Holds(r, double.NegativeInfinity) ? (double?)r.MinSoc : null)];
+        return new FrontierPoint(kit, socs, _days[socs.IndexOf(socs.Min())].Words, generator, runs.Select((r, i) => r.FuelLitres * HoursAWeek / (_days[i].Count * 24)).Max(), _equipment.Adopt(kit, generator));
+    }
+
+    /// <summary>How a kit stands all days at one of the set-points; with what is on board else, or with a generator bought.</summary>
+    private KitStand Stand(int hold, KitSize kit, GeneratorChoice? bought)
+    {
+        var (fails, worst, givesOut, generatorHours) = (0, 1.0, double.PositiveInfinity, 0.0);
+        for (var i = 0; i < _days.Count; i++)
         {
-            var socs = scenarios.Select((_, i) => minSoc(hold * scenarios.Count + i, kit)).ToList();
-            var fails = socs.Count(s => s is null || s < _inputs.ReserveSoc);
-            return (fails > 0 ? null : socs.Min(), fails);
+            var demand = _demands[hold * _days.Count + i];
+            if (bought is not null)
+                demand = _equipment.WithGenerator(demand, bought);
+            var run = Evaluate(demand with { GiveUpSoc = _inputs.ReserveSoc }, _days[i], kit);
+            worst = Math.Min(worst, run.MinSoc);
+            generatorHours = Math.Max(generatorHours, HoursAWeekOf(run, _days[i]));
+            if (SystemSizing.Holds(run, _inputs.ReserveSoc))
+                continue;
+            fails++;
+            givesOut = Math.Min(givesOut, Math.Min(run.AirOffHour ?? double.PositiveInfinity, run.Steps * demand.StepS / 3600));
         }
-        var now = Over(0, fitted);
-        StepGain Gain(string words, int hold, KitSize kit, DesignChange[] changes)
-        {
-            var after = Over(hold, kit);
-            return new StepGain(words, now.Worst, after.Worst, now.Fails, after.Fails, changes);
-        }
+        return new KitStand(fails > 0 ? null : worst, fails, fails > 0 ? givesOut : null, generatorHours);
+    }
+
+    private List<StepGain> Steps(KitSize fitted)
+    {
+        var now = Stand(0, fitted, null);
         var (blocks, modules) = (fitted.Batteries + 1, fitted.Modules + 1);
         var steps = new List<StepGain>
         {
-            Gain("one battery block more", 0, fitted with { Batteries = blocks }, [new("/survey/sources/battery/blocks", blocks)]),
-            Gain("one module more", 0, fitted with { Modules = modules }, [new("/survey/sources/modules/count", modules)]),
+            new("one battery block more", now, Stand(0, fitted with { Batteries = blocks }, null), [new("/survey/sources/battery/blocks", blocks)]),
+            new("one module more", now, Stand(0, fitted with { Modules = modules }, null), [new("/survey/sources/modules/count", modules)]),
         };
-        if (holds.Count > 1)
-            steps.Add(Gain("one degree warmer", 1, fitted, Warmer(holds[1])));
+        if (_holds.Count > 1)
+            steps.Add(new("one degree warmer", now, Stand(1, fitted, null), _equipment.Warmer(_holds[1])));
+        if (!_inputs.Survey.Sources.Generator.Fitted && _equipment.Generators.OfType<GeneratorChoice>().LastOrDefault(g => g.RatedW == _equipment.Generators[1]!.RatedW) is { } smallest)
+            steps.Add(new(Phrase.Of($"a generator of {smallest.RatedW:ElectricPower}").ToString(), now, Stand(0, fitted, smallest), _equipment.Adopt(smallest)));
         return steps;
-    }
-
-    private IEnumerable<Finding> Findings(List<SizingScenario> first, List<FrontierPoint> frontier, List<double> holds, bool[][][] maps, List<Scenario> scenarios, KitSize fitted)
-    {
-        if (_starts.Skip(1).All(s => !s))
-        {
-            yield return new Finding("size.start", Severity.Stop, Phrase.Of($"No bank of up to {_sizing.MostBatteries} blocks starts {_unit.Unit.Id} at the reserve: it fails at the start, not for want of energy."),
-                _unit.Unit.SingleSpeed && _start.Remedy == StartRemedy.None ? [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{0.65:Fraction} less at the start"), [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", 0.65)])] : []);
-            yield break;
-        }
-        if (frontier.Count == 0)
-        {
-            var blame = first.FirstOrDefault(s => s.Least[^1] < 0);
-            var remedies = new List<Remedy>();
-            var warmer = Enumerable.Range(1, holds.Count - 1).FirstOrDefault(h => Over(maps, h, scenarios).Any(column => column.Any(c => c)));
-            if (blame is not null && warmer > 0)
-                remedies.Add(new Remedy(Phrase.Of($"hold {holds[warmer]:Temperature}"), Phrase.Of($"costs nothing"), Warmer(holds[warmer])));
-            if (blame is not null && _sizing.MostBatteries < 40)
-                remedies.Add(new Remedy(Phrase.Of($"allow more blocks"), Phrase.Of($"up to {Math.Min(40, 2 * _sizing.MostBatteries)}"), [new DesignChange("/energy/sizing/mostBatteries", Math.Min(40, 2 * _sizing.MostBatteries))]));
-            if (blame is null)
-                remedies.Add(new Remedy(Phrase.Of($"lift the limits of cost and weight"), Phrase.Of($"they alone forbid it"), [new DesignChange("/energy/sizing/mostCost", null), new DesignChange("/energy/sizing/mostMassKg", null)]));
-            yield return new Finding("size.none", Severity.Stop, blame is null
-                ? Phrase.Of($"Kits that hold exist, but every one is past the limit of cost or weight.")
-                : Phrase.Of($"Nothing within {_sizing.MostBatteries} blocks and {_sizing.MostModules} modules holds {blame.Words}: the energy is not there."), remedies);
-            yield break;
-        }
-        if (frontier.Count > 0 && scenarios.Count == 1)
-            yield return Finding.Of("size.thin", Severity.Caution, $"Only the design day was asked. A hotter, cloudier or older night finds the limit.");
-        var failing = first.Where(s => s.FittedMinSoc is not { } soc || soc < _inputs.ReserveSoc).ToList();
-        if (failing.Count > 0)
-            yield return Finding.Of("size.fitted", Severity.Caution, $"What is fitted now, {fitted.Batteries} blocks and {fitted.Modules} modules, does not hold {failing[0].Words}.");
     }
 }

@@ -5,8 +5,8 @@ namespace Vanto.Core.Energy;
 /// <summary>One design of the map: batteries in parallel and modules on the roof.</summary>
 public readonly record struct KitSize(int Batteries, int Modules);
 
-/// <summary>One point that is feasible: what it holds, costs and weighs.</summary>
-public sealed record KitPoint(double HoldC, int Batteries, int Modules, double Cost, double MassKg);
+/// <summary>One point that is feasible: what it holds, costs and weighs, its generator's rating (0 without) and hours a week in the worst days asked, whole hours upward.</summary>
+public sealed record KitPoint(double HoldC, int Batteries, int Modules, double Cost, double MassKg, double GeneratorW = 0, double GeneratorHours = 0);
 
 /// <summary>
 /// The smallest kit from real steps, exactly: while no generator runs, the lowest charge of a run never falls with more batteries or more
@@ -54,14 +54,14 @@ public static class SystemSizing
     public static bool Holds(EnergyResult result, double reserveSoc) =>
         result.MinSoc >= reserveSoc && result.CutOffHour is null && result.AirOffHour is null;
 
-    /// <summary>Points that no other beats: none is at most as dear, as heavy and as warm and better in one. By cost, then weight, then warmth.</summary>
+    /// <summary>Points that no other beats: none is at most as dear, as heavy, as warm and as often on its generator and better in one. By cost, then weight, warmth and generator.</summary>
     public static IReadOnlyList<KitPoint> Frontier(IEnumerable<KitPoint> points)
     {
-        var sorted = points.OrderBy(p => p.Cost).ThenBy(p => p.MassKg).ThenBy(p => p.HoldC).ToList();
+        var sorted = points.OrderBy(p => p.Cost).ThenBy(p => p.MassKg).ThenBy(p => p.HoldC).ThenBy(p => p.GeneratorHours).ToList();
         var kept = new List<KitPoint>();
         // What comes later is never cheaper, so only what is kept already can beat it.
         foreach (var p in sorted)
-            if (!kept.Any(k => k.MassKg <= p.MassKg && k.HoldC <= p.HoldC))
+            if (!kept.Any(k => k.MassKg <= p.MassKg && k.HoldC <= p.HoldC && k.GeneratorHours <= p.GeneratorHours))
                 kept.Add(p);
         return kept;
     }

@@ -19,10 +19,10 @@ namespace Vanto.Core.Job;
 /// <param name="YearKWh">What the unit takes in a year.</param>
 /// <param name="WarmHours">Hours of the year's windows too warm.</param>
 /// <param name="MassKg">Unit, bank and modules.</param>
-/// <param name="Cost">Bank and modules at the prices of the sizing.</param>
+/// <param name="Cost">Unit, bank, modules, inverter, soft starter and generator at the prices of the sizing.</param>
 public sealed record OptionRow(
     string Name, string Unit, StationState State, Finding? Worst, double? PeakW, double? GivesW, double? StartUsed, bool Starts, double? HeldHours, double? MinSoc, double? WorstWeekSoc, double? YearKWh, double? WarmHours,
-    double? MassKg, double Cost);
+    double? MassKg, double? Cost);
 
 /// <summary>Several designs of one rig side by side, and which of them the others are compared with.</summary>
 public sealed record OptionsView(IReadOnlyList<OptionRow> Rows, string Baseline);
@@ -50,11 +50,10 @@ public static class OptionsTable
         var all = Assessor.Assess(design);
         var year = weather is null || all.Unit is null ? null : EnergyYear.Of(new EnergyInputs(design.Survey, design.Load, design.Unit, all.Unit.Unit, design.Energy, design.Start.ReserveSoc), weather, "");
         var sources = design.Survey.Sources;
-        var sizing = design.Energy.Sizing;
         return new OptionRow(
             name, design.Unit.Chosen, all.States.Values.Max(), all.Worst, all.Load?.PeakW, all.Unit?.CapacityW, all.Start?.Used, all.Start?.Outcome == Start.StartOutcome.Starts, all.Energy?.HeldHours,
             sources.Battery.Fitted ? all.Energy?.MinSoc : null, sources.Battery.Fitted ? year?.Weeks.Min(w => w.MinSoc) : null, year?.AirconKWh, year?.WarmHours,
             all.Ledger.FirstOrDefault(e => e.Id == "weight")?.Value.Value,
-            (sources.Battery.Fitted ? sources.Battery.Blocks * sources.Battery.Series * sizing.BatteryCost : 0) + sources.Modules.Count * sizing.ModuleCost);
+all.Unit is { } unit ? EquipmentCost.Of(design.Survey.Sources, design.Start.Remedy, unit.Unit, design.Energy.Sizing) : null);
     }
 }

@@ -54,24 +54,24 @@ public class KitSearchTests
     public void More_modules_never_ask_for_more_batteries_and_hard_days_never_for_fewer()
     {
         var result = Search(Van);
-        for (var a = 1; a < result.Least.Count; a++)
-            if (result.Least[a - 1] > 0)
-                result.Least[a].ShouldBeInRange(1, result.Least[a - 1]);
+        for (var a = 1; a < result.Maps[0].Least.Count; a++)
+            if (result.Maps[0].Least[a - 1] > 0)
+                result.Maps[0].Least[a].ShouldBeInRange(1, result.Maps[0].Least[a - 1]);
         var easy = Search(Van with { Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { HotDays = false, CloudyDays = false, Aged = false } } });
         easy.Findings.ShouldContain(f => f.Code == "size.thin");
-        for (var a = 0; a < easy.Least.Count; a++)
-            if (result.Least[a] > 0)
-                easy.Least[a].ShouldBeInRange(1, result.Least[a]);
+        for (var a = 0; a < easy.Maps[0].Least.Count; a++)
+            if (result.Maps[0].Least[a] > 0)
+                easy.Maps[0].Least[a].ShouldBeInRange(1, result.Maps[0].Least[a]);
     }
 
     [Fact]
     public void Every_cell_of_the_map_says_whether_it_holds_and_where_it_fails()
     {
         var result = Search(Van);
-        result.Cells.Count.ShouldBe(8 * 6);
-        foreach (var cell in result.Cells)
+        result.Maps[0].Cells.Count.ShouldBe(8 * 6);
+        foreach (var cell in result.Maps[0].Cells)
         {
-            cell.Holds.ShouldBe(result.Least[cell.Modules] > 0 && cell.Batteries >= result.Least[cell.Modules]);
+            cell.Holds.ShouldBe(result.Maps[0].Least[cell.Modules] > 0 && cell.Batteries >= result.Maps[0].Least[cell.Modules]);
             (cell.FailsIn.Length == 0).ShouldBe(cell.Holds);
         }
     }
@@ -82,7 +82,7 @@ public class KitSearchTests
         var generator = Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Generator = Van.Survey.Sources.Generator with { Fitted = true, AutoStart = true, CoAlarm = true } } }, Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { HotDays = false, CloudyDays = false, Aged = false, WarmerK = 0, MostGeneratorHours = 168 } } };
         var result = Search(generator);
         result.Evaluations.ShouldBeGreaterThanOrEqualTo(8 * 6);
-        result.Cells.Count(c => c.Holds).ShouldBeGreaterThanOrEqualTo(Search(generator with { Survey = Van.Survey }).Cells.Count(c => c.Holds));
+        result.Maps[0].Cells.Count(c => c.Holds).ShouldBeGreaterThanOrEqualTo(Search(generator with { Survey = Van.Survey }).Maps[0].Cells.Count(c => c.Holds));
     }
 
     [Fact]
@@ -130,6 +130,85 @@ public class KitSearchTests
             point.Changes.ShouldContain(c => c.Path == "/survey/sources/inverter/ratedW");
         }
         Search(Van with { Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { ChooseInverter = false } } }).Inverter.ShouldBeNull();
+    }
+
+    private static JobDesign WithSizing(Func<SizingDesign, SizingDesign> change) => Van with { Energy = Van.Energy with { Sizing = change(Van.Energy.Sizing) } };
+
+    [Fact]
+    public void A_generator_is_bought_where_it_is_allowed_and_no_kit_of_the_frontier_is_beaten()
+    {
+        var design = WithSizing(s => s with { ChooseGenerator = true, MostGeneratorHours = 168, WarmerK = 0 });
+        var result = Search(design);
+        result.Maps.Count.ShouldBeGreaterThan(1);
+        result.Maps[0].GeneratorW.ShouldBe(0);
+        result.Frontier.ShouldContain(p => p.Kit.GeneratorW > 0);
+        result.Frontier.Where(p => p.Kit.GeneratorW == 0).ShouldAllBe(p => p.Kit.GeneratorHours == 0 && p.FuelLitresAWeek == 0);
+        foreach (var p in result.Frontier)
+            result.Frontier.ShouldNotContain(q => q != p && q.Kit.Cost <= p.Kit.Cost && q.Kit.MassKg <= p.Kit.MassKg && q.Kit.HoldC <= p.Kit.HoldC && q.Kit.GeneratorHours <= p.Kit.GeneratorHours);
+        // The map without one is the map of a rig that may not buy any.
+        result.Maps[0].Least.ShouldBe(Search(WithSizing(s => s with { WarmerK = 0 })).Maps[0].Least);
+        var with = result.Frontier.First(p => p.Kit.GeneratorW > 0);
+        with.Changes.ShouldContain(c => c.Path == "/survey/sources/generator/autoStart" && (bool)c.Value!);
+        with.FuelLitresAWeek.ShouldBeGreaterThan(0);
+        result.Frontier.First(p => p.Kit.GeneratorW == 0).Changes.ShouldContain(c => c.Path == "/survey/sources/generator/fitted" && !(bool)c.Value!);
+    }
+
+    [Fact]
+    public void A_generator_bought_carries_the_most_drawn_and_starts_the_unit()
+    {
+        var design = WithSizing(s => s with { ChooseGenerator = true, MostGeneratorHours = 168, WarmerK = 0, ChooseInverter = false }) with { Unit = Van.Unit with { Chosen = "RT-13-115" }, Start = Van.Start with { Remedy = StartRemedy.None } };
+        design = design with { Survey = design.Survey with { Sources = design.Survey.Sources with { Inverter = design.Survey.Sources.Inverter with { RatedW = 3000 } } } };
+        var bought = Search(design).Maps.Where(m => m.GeneratorW > 0).Select(m => m.GeneratorW).ToList();
+        // The sheet of smallest sources: an inverter generator of 4,000 W starts a 13.5 k rooftop unit without help, none below does.
+        bought.ShouldBe([4000]);
+        var soft = design with { Start = design.Start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 } };
+        Search(soft).Maps.Where(m => m.GeneratorW > 0).Min(m => m.GeneratorW).ShouldBeLessThan(4000);
+        var small = design with { Unit = design.Unit with { Chosen = "RT-15-115" }, Survey = design.Survey with { Place = design.Survey.Place with { ElevationM = 3000 } } };
+        Search(small).Findings.ShouldContain(f => f.Code == "size.generator");
+    }
+
+    [Fact]
+    public void Fewer_generator_hours_allowed_never_let_more_kits_hold()
+    {
+        var counts = new[] { 0.0, 5, 20, 168 }.Select(hours => Search(WithSizing(s => s with { ChooseGenerator = true, MostGeneratorHours = hours, WarmerK = 0, HotDays = false })).Maps.Sum(m => m.Cells.Count(c => c.Holds))).ToList();
+        counts.ShouldBe(counts.Order());
+        counts[^1].ShouldBeGreaterThan(counts[0]);
+    }
+
+    [Fact]
+    public void Days_without_sun_on_the_modules_ask_for_the_same_bank_whatever_stands_on_the_roof()
+    {
+        var design = WithSizing(s => s with { HotDays = false, CloudyDays = false, Aged = false, DarkDays = 1, WarmerK = 0, MostBatteries = 20 });
+        var result = Search(design);
+        var dark = result.Scenarios.Single(s => s.Id == "dark");
+        dark.Least.Distinct().Count().ShouldBe(1, "the modules give nothing");
+        dark.Least[0].ShouldBe(result.Scenarios[0].Least[0], "without modules the design day is as dark");
+        var two = Search(design with { Energy = design.Energy with { Sizing = design.Energy.Sizing with { DarkDays = 2 } } }).Scenarios.Single(s => s.Id == "dark");
+        two.Words.ShouldBe("2 days without sun on the modules");
+        (two.Least[0] < 0 || two.Least[0] > dark.Least[0]).ShouldBeTrue();
+    }
+
+    [Fact]
+    public void One_step_more_says_when_the_kit_gives_out_before_and_after()
+    {
+        var result = Search(WithSizing(s => s with { WarmerK = 2 }));
+        foreach (var step in result.Steps)
+        {
+            (step.Before.Fails > 0).ShouldBe(step.Before.GivesOutHour is not null);
+            (step.Before.MinSoc is null).ShouldBe(step.Before.Fails > 0);
+            step.After.Fails.ShouldBeLessThanOrEqualTo(step.Before.Fails);
+            if (step.After.GivesOutHour is { } after)
+                after.ShouldBeGreaterThanOrEqualTo(step.Before.GivesOutHour!.Value);
+        }
+    }
+
+    [Fact]
+    public void Where_nothing_holds_a_generator_is_offered_and_with_it_something_does()
+    {
+        var tight = WithSizing(s => s with { MostBatteries = 2, MostModules = 1, WarmerK = 0, MostGeneratorHours = 168 });
+        var offer = Search(tight).Findings.Single(f => f.Code == "size.none").Remedies.Single(r => r.Changes.Any(c => c.Path == "/energy/sizing/chooseGenerator"));
+        ((bool)offer.Changes[0].Value!).ShouldBeTrue();
+        Search(tight with { Energy = tight.Energy with { Sizing = tight.Energy.Sizing with { ChooseGenerator = true } } }).Frontier.ShouldNotBeEmpty();
     }
 
     [Fact]

@@ -127,9 +127,9 @@ watch(
             </td>
           </tr>
           <tr>
-            <td>bank and modules cost</td>
+            <td>equipment costs</td>
             <td v-for="r in view.rows" :key="r.name">
-              <b>{{ r.cost.toFixed(0) }} €</b>
+              <b>{{ r.cost === null ? '–' : r.cost.toFixed(0) + ' €' }}</b>
             </td>
           </tr>
           <tr>

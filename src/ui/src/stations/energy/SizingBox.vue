@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref, watch } from 'vue';
-import type { DesignChange, FrontierPoint, SizingResult } from '../../api/generated/schema';
+import type { DesignChange, FrontierPoint, KitStand, SizingResult } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import { say, shown } from '../../parts/show';
@@ -34,6 +34,8 @@ function search(): void {
   on('progress', (data) => (progress.value = JSON.parse(data) as SizingProgress));
   on('result', (data) => {
     result.value = JSON.parse(data) as SizingResult;
+    seen.value = 0;
+    all.value = false;
     stale.value = false;
     stop();
   });
@@ -54,33 +56,42 @@ watch(
 );
 onUnmounted(stop);
 
-const limits = [
-  'mostBatteries',
-  'mostModules',
-  'days',
-  'warmerK',
-  'batteryCost',
-  'moduleCost',
-  'inverterCost',
-  'starterCost',
-  'mostCost',
-  'mostMassKg',
-  'mostGeneratorHours',
+const groups = [
+  { title: 'It must stand', fields: ['hotDays', 'cloudyDays', 'aged', 'days', 'darkDays'] },
+  { title: 'Within', fields: ['mostBatteries', 'mostModules', 'warmerK', 'mostCost', 'mostMassKg', 'mostGeneratorHours'] },
+  {
+    title: 'May be bought, at',
+    fields: ['chooseInverter', 'chooseGenerator', 'batteryCost', 'moduleCost', 'inverterCost', 'starterCost', 'generatorCost', 'unitCost'],
+  },
 ];
-const scenarios = ['hotDays', 'cloudyDays', 'aged', 'chooseInverter'];
+
+/** Which of the maps is drawn: the one without a generator first. */
+const seen = ref(0);
+const most = 14;
+const all = ref(false);
+const frontier = computed(() => (all.value ? result.value!.frontier : result.value!.frontier.slice(0, most)));
+const generators = computed(() => result.value!.maps.length > 1);
 
 const rowHeight = 20;
 const map = computed(() => {
   const r = result.value!;
-  const columns = r.least.length;
+  const drawn = r.maps[seen.value]!;
+  const columns = drawn.least.length;
   const w = Math.min(40, 400 / columns);
   const rows = r.mostBatteries;
   const at = (batteries: number, modules: number) => ({ x: 34 + modules * w, y: 8 + (rows - batteries) * rowHeight });
-  const cells = r.cells.map((c) => ({ ...at(c.batteries, c.modules), ...c, why: c.holds ? 'holds' : `fails: ${c.failsIn}` }));
-  const points = r.frontier.filter((p) => p.kit.holdC === r.holdC).map((p) => ({ ...at(p.kit.batteries, p.kit.modules), p }));
+  const cells = drawn.cells.map((c) => ({ ...at(c.batteries, c.modules), ...c, why: c.holds ? 'holds' : `fails: ${c.failsIn}` }));
+  const points = r.frontier
+    .filter((p) => p.kit.holdC === r.holdC && p.kit.generatorW === drawn.generatorW)
+    .map((p) => ({ ...at(p.kit.batteries, p.kit.modules), p }));
   const fitted = r.fitted.modules < columns && r.fitted.batteries <= rows ? at(r.fitted.batteries, r.fitted.modules) : null;
   return { cells, points, fitted, width: 34 + columns * w + 8, height: rows * rowHeight + 44, columns, rows, w };
 });
+
+function nameOf(p: FrontierPoint): string {
+  const generator = p.kit.generatorW ? ` with a generator of ${shown(p.kit.generatorW, 'electricPower')}` : '';
+  return `${p.kit.batteries} blocks and ${p.kit.modules} modules at ${shown(p.kit.holdC, 'temperature')}${generator}`;
+}
 
 function adopt(point: FrontierPoint): void {
   take(point.changes);
@@ -90,9 +101,16 @@ function take(changes: DesignChange[]): void {
   void rig.apply(changes);
 }
 
-/** The lowest charge, or in how many of the days asked it fails. */
-const stepped = (soc: number | null, fails: number) =>
-  soc === null ? `${fails} of ${result.value!.scenarios.length} fail` : shown(soc, 'fraction');
+/** The lowest charge, or when the first of the days asked gives out. */
+const stands = (k: KitStand) =>
+  k.givesOutHour === null ? shown(k.minSoc ?? 0, 'fraction') : `out after ${shown(k.givesOutHour, 'hours')}`;
+const howMany = (k: KitStand) =>
+  [
+    k.fails > 0 ? `fails in ${k.fails} of ${result.value!.scenarios.length}` : 'stands all days',
+    k.generatorHours > 0 ? `generator ${shown(k.generatorHours, 'hours')} a week` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
 const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fraction'));
 </script>
 
@@ -100,11 +118,8 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
   <section class="sizing" data-sizing>
     <h2>The smallest that does it</h2>
     <div class="limits">
-      <AskGroup title="It must stand" :open="false">
-        <AskField v-for="f in scenarios" :key="f" :path="`/energy/sizing/${f}`" />
-      </AskGroup>
-      <AskGroup title="Within these limits" :open="false">
-        <AskField v-for="f in limits" :key="f" :path="`/energy/sizing/${f}`" />
+      <AskGroup v-for="g in groups" :key="g.title" :title="g.title" :open="false">
+        <AskField v-for="f in g.fields" :key="f" :path="`/energy/sizing/${f}`" />
       </AskGroup>
     </div>
     <p class="row">
@@ -123,6 +138,13 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
         <button v-for="r in f.remedies" :key="say(r.words)" type="button" class="plain way" @click="take(r.changes)">
           {{ say(r.words) }} <em>{{ say(r.effect) }}</em>
         </button>
+      </p>
+      <p v-if="generators" class="row" role="radiogroup" aria-label="Map drawn">
+        <span class="soft">map</span>
+        <label v-for="(m, i) in result.maps" :key="m.generatorW" class="choice"
+          ><input v-model="seen" type="radio" :value="i" />
+          {{ m.generatorW ? shown(m.generatorW, 'electricPower') : 'without a generator' }}</label
+        >
       </p>
       <div class="pair">
         <svg
@@ -170,16 +192,18 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
           <table class="sheet">
             <tbody>
               <tr v-for="s in result.steps" :key="s.words">
-                <td>{{ s.words }}</td>
-                <td class="number">
-                  {{ stepped(s.before, s.failsBefore) }} → <b>{{ stepped(s.after, s.failsAfter) }}</b>
+                <td>
+                  <b>{{ s.words }}</b><br />
+                  {{ stands(s.before) }} → <b>{{ stands(s.after) }}</b>
+                  <span class="soft">{{ howMany(s.after) }}</span>
                 </td>
                 <td><button type="button" class="plain" :aria-label="`take it: ${s.words}`" @click="take(s.changes)">take it</button></td>
               </tr>
             </tbody>
           </table>
           <p class="soft">
-            Lowest charge in the worst of the days asked, or how many of them fail. Outlined on the map: what is fitted now.
+            Lowest charge in the worst of the days asked, or the hour at which the first of them falls under the reserve. Outlined on the
+            map: what is fitted now.
           </p>
           <h3>What is fitted now keeps</h3>
           <table class="sheet">
@@ -207,6 +231,8 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             <th>holds</th>
             <th class="number">blocks</th>
             <th class="number">modules</th>
+            <th v-if="generators" class="number">generator</th>
+            <th v-if="generators" class="number">hours a week</th>
             <th class="number">costs</th>
             <th class="number">weighs</th>
             <th>runs lowest in</th>
@@ -214,26 +240,27 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
           </tr>
         </thead>
         <tbody>
-          <tr v-for="p in result.frontier" :key="`${p.kit.holdC}-${p.kit.batteries}-${p.kit.modules}`" data-point>
+          <tr v-for="p in frontier" :key="nameOf(p)" data-point>
             <td>{{ shown(p.kit.holdC, 'temperature') }}</td>
             <td class="number">{{ p.kit.batteries }}</td>
             <td class="number">{{ p.kit.modules }}</td>
+            <td v-if="generators" class="number">{{ p.kit.generatorW ? shown(p.kit.generatorW, 'electricPower') : 'none' }}</td>
+            <td v-if="generators" class="number">
+              {{ p.kit.generatorW ? p.kit.generatorHours : '' }}
+              <span v-if="p.fuelLitresAWeek" class="soft">{{ shown(p.fuelLitresAWeek, 'fuel') }}</span>
+            </td>
             <td class="number">{{ p.kit.cost.toFixed(0) }} €</td>
             <td class="number">{{ shown(p.kit.massKg, 'mass') }}</td>
             <td class="soft">{{ p.breaksFirst }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
             <td>
-              <button
-                type="button"
-                class="plain"
-                :aria-label="`Adopt ${p.kit.batteries} blocks and ${p.kit.modules} modules at ${shown(p.kit.holdC, 'temperature')}`"
-                @click="adopt(p)"
-              >
-                adopt
-              </button>
+              <button type="button" class="plain" :aria-label="`adopt ${nameOf(p)}`" @click="adopt(p)">adopt</button>
             </td>
           </tr>
         </tbody>
       </table>
+      <p v-if="result.frontier.length > most && !all">
+        <button type="button" class="plain" @click="all = true">show all {{ result.frontier.length }}</button>
+      </p>
       <p class="soft">
         {{ result.evaluations }} runs made; each border is exact for the blocks and modules offered. Prices are those typed above.
       </p>
@@ -247,7 +274,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
 }
 .limits {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: 1fr 1fr 1fr;
   gap: 0 24px;
 }
 .row {
@@ -259,6 +286,17 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
 }
 .main {
   font-weight: 650;
+}
+.choice {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 34px;
+}
+.choice input {
+  accent-color: var(--ink);
+  width: 18px;
+  height: 18px;
 }
 .pair {
   display: grid;
