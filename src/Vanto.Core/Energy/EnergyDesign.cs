@@ -28,7 +28,17 @@ public sealed record EnergyDesign : DesignPart
     [Field(QuantityKind.ElectricPower, 50, 8000, Label = "The unit draws at most", Help = "economy cap; empty leaves it off", Optional = true)] public double? PowerCapW { get; init; }
     [Ask("The unit stops at the reserve")] public bool StopAtReserve { get; init; }
     public SizingDesign Sizing { get; init; } = new();
+    public StretchDesign Stretch { get; init; } = new();
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "Duty a fitter would guess", Help = "for the hand budget only")] public double HandDuty { get; init; } = 0.5;
+}
+
+/// <summary>A stretch of the year's weather that is run in time: a night, a week, a month.</summary>
+public sealed record StretchDesign : DesignPart
+{
+    [Field(QuantityKind.Count, 1, 12, Label = "From month")] public int Month { get; init; } = 7;
+    [Field(QuantityKind.Count, 1, 31, Label = "day")] public int Day { get; init; } = 14;
+    [Field(QuantityKind.Count, 1, 31, Label = "Days")] public int Days { get; init; } = 7;
+    [Field(QuantityKind.Count, 1, 15, Label = "Minutes a step", Help = "1, 2, 3, 5 or 15; a single-speed unit is followed as its thermostat switches it at 1 and 2")] public int StepMinutes { get; init; } = 5;
 }
 
 /// <summary>What the smallest kit is looked for with: limits, prices and the bad days it must stand. Prices are the fitter's own; the figures here are rough, common practice.</summary>
@@ -54,9 +64,6 @@ public sealed record SizingDesign : DesignPart
     [Field(QuantityKind.Mass, 0, 5000, Label = "Bank and modules weigh at most", Optional = true)] public double? MostMassKg { get; init; }
     [Field(QuantityKind.Hours, 0, 168, Label = "Generator hours a week, at most")] public double MostGeneratorHours { get; init; } = 10;
 }
-
-/// <summary>The day for drawing, one array a column: hours of the day, °C, W, share; rounded to what a drawing can show.</summary>
-public sealed record EnergySeries(double[] Hour, double[] OutdoorC, double[] CabinC, double[] SetC, double[] SunW, double[] AirconW, double[] LoadsW, double[] OtherSourcesW, double[] Soc);
 
 /// <summary>A way out with what it was found to bring.</summary>
 public sealed record BudgetLine(string Words, string Numbers, double Wh);

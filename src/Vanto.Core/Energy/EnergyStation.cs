@@ -37,7 +37,7 @@ public static class EnergyStation
         var array = ArrayFindings.Of(inputs.Survey);
         var findings = Findings(inputs, result, aim, ways, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
         return new EnergyAssessment(
-            Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), Series(result, energyCase, hours, run.StepS),
+            Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),
             aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
             hasBattery ? OwnerTable(inputs) : [], result.GeneratorHours, result.FuelLitres, array);
     }
@@ -186,16 +186,6 @@ public static class EnergyStation
             rows[i] = new SetpointHours(OwnerSetpointsC[i], unit, lasting, HoursOnBattery.Printed(lasting));
         });
         return [.. rows];
-    }
-
-    private static EnergySeries Series(EnergyResult result, EnergyCase energyCase, double[] hours, int stepS)
-    {
-        var group = RigDay.StepS / stepS;
-        var count = hours.Length / group;
-        double[] Column(int decimals, Func<int, double> value) => [.. Enumerable.Range(0, count).Select(i => Math.Round(value(i * group), decimals))];
-        double[] Last(double[] series, int decimals) => Column(decimals, k => series[k + group - 1]);
-        double[] Mean(double[] series) => Column(1, k => group == 1 ? series[k] : series.Skip(k).Take(group).Average());
-        return new EnergySeries(Column(3, k => hours[k]), Last(energyCase.OutdoorC, 2), Last(result.AirC, 2), Last(energyCase.SetpointC, 2), Mean(result.PvW), Mean(result.AirconW), Mean(result.LoadW), Mean(result.SourceW), Last(result.Soc, 4));
     }
 
     private static List<Figure> Figures(EnergyInputs inputs, EnergyResult result, Aim aim, double need, bool hasBattery)

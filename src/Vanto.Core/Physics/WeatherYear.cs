@@ -23,6 +23,20 @@ public sealed record WeatherYear(
     /// <summary>Global irradiation of the whole, kWh/m².</summary>
     public double GlobalKWhM2 => GlobalWm2.Sum() / 1000;
 
+    /// <summary>Some days of it, going on with its first after its last.</summary>
+    /// <param name="dayOfYear">First of them, 1 to 365.</param>
+    /// <param name="count">How many.</param>
+    /// <exception cref="Findings.InputException">The weather has no such day.</exception>
+    public WeatherYear Days(int dayOfYear, int count)
+    {
+        var first = (dayOfYear - FirstDay + 365) % 365;
+        var days = Hours / 24;
+        if (first >= days || days < 365 && first + count > days)
+            throw new Findings.InputException("dayOfYear", $"{count} days from day {dayOfYear} of the year", $"the weather has only {days} days, from day {FirstDay} of the year");
+        double[] Cut(double[] series) => [.. Enumerable.Range(0, count * 24).Select(h => series[(first * 24 + h) % (days * 24)])];
+        return new WeatherYear(Place, dayOfYear, Cut(AirC), Cut(HumidityRatio), Cut(GlobalWm2), Cut(DirectWm2), Cut(DiffuseWm2), Cut(Cloud), Cut(WindMs), Cut(SkyC));
+    }
+
     /// <summary>Steps of a length that divides an hour, air and humidity linear between hour middles, each hour's sun kept.</summary>
     /// <param name="stepS">Seconds, a divisor of 3600.</param>
     public WeatherMoment[] Steps(int stepS)

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 using Vanto.Storage;
 
 namespace Vanto.Web.Energy;
@@ -8,10 +9,11 @@ namespace Vanto.Web.Energy;
 /// <summary>A year of a rig with its sources.</summary>
 public static class YearEndpoints
 {
-    /// <summary>Maps the year of a rig and its running on limited power.</summary>
+    /// <summary>Maps the year of a rig, a stretch of it, and its running on limited power.</summary>
     public static void MapEnergyYear(this RouteGroupBuilder api)
     {
         api.MapGet("/rigs/{id:guid}/energy-year", Year).WithTags("energy");
+        api.MapGet("/rigs/{id:guid}/energy-stretch", Stretch).WithTags("energy");
         api.MapGet("/rigs/{id:guid}/limited-power", Limited).WithTags("energy");
     }
 
@@ -22,12 +24,16 @@ public static class YearEndpoints
         ? new EnergyInputs(view.Design.Survey, view.Design.Load, view.Design.Unit, unit.Unit, view.Design.Energy, view.Design.Start.ReserveSoc)
         : throw new InputException("unit", view.Design.Unit.Chosen, "The stations before Energy have a fault; mend it first.");
 
-    private static async Task<Results<Ok<EnergyYearResult>, NotFound>> Year(Guid id, RigDesk desk, RigLog log)
+    private static async Task<Results<Ok<EnergyYearResult>, NotFound>> Year(Guid id, RigDesk desk, RigLog log) => await Run(id, desk, log, EnergyYear.Of);
+
+    private static async Task<Results<Ok<EnergyStretchResult>, NotFound>> Stretch(Guid id, RigDesk desk, RigLog log) => await Run(id, desk, log, EnergyStretch.Of);
+
+    private static async Task<Results<Ok<T>, NotFound>> Run<T>(Guid id, RigDesk desk, RigLog log, Func<EnergyInputs, WeatherYear, string, T> run)
     {
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();
         var inputs = Inputs(view);
         var (year, called) = await RigWeather.Of(view, log);
-        return TypedResults.Ok(EnergyYear.Of(inputs, year, called));
+        return TypedResults.Ok(run(inputs, year, called));
     }
 }

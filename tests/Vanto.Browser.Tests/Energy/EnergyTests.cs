@@ -38,7 +38,7 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
     public void A_search_is_stopped_and_nothing_has_happened()
     {
         _screen.OpenRig("Gannet's Rest", "energy");
-        _screen.Unfold("Within these limits");
+        _screen.Unfold("Within");
         _screen.Type("/energy/sizing/mostBatteries", "40");
         _screen.Type("/energy/sizing/mostModules", "60");
         _screen.Type("/energy/sizing/days", "14");
@@ -75,6 +75,14 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
         _screen.Until(() => (bool)_screen.Driver.ExecuteScript("const r = document.querySelector('[data-year]').getBoundingClientRect(); return r.top >= 0 && r.top < 600;")!, "the year is in sight");
         _screen.Press("run the year", "[data-year]");
         _screen.See("[data-year]", "The bank goes round");
+        var before = Value("/energy/stretch/month") + "-" + Value("/energy/stretch/day");
+        _screen.Press("coldest week", "[data-stretch]");
+        _screen.Until(() => Value("/energy/stretch/month") + "-" + Value("/energy/stretch/day") != before, "the week's first day is taken");
+        _screen.Until(() => _screen.See("[data-stretch]").Text.Contains("Held 70.0 h of 70.0 h"), "the coldest week needs no cooling");
+        _screen.Type("/energy/stretch/stepMinutes", "7");
+        _screen.See("[data-stretch] [role='alert']", "1, 2, 3, 5 or 15 minutes");
+        _screen.Type("/energy/stretch/stepMinutes", "15");
+        _screen.Until(() => _screen.All("[data-stretch] [role='alert']").Count == 0, "the step is one again");
         _screen.See("[data-limited]", "Switch off in this order");
         Screen.Into(_screen.See("#option-name"), "as bought");
         _screen.Press("keep", "[data-options]");

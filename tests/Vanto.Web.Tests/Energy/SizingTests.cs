@@ -39,7 +39,7 @@ public class SizingTests(RunningServer server) : IClassFixture<RunningServer>
         progress.Order().ShouldBe(Enumerable.Range(1, progress.Count));
         var result = events[^1];
         result.Name.ShouldBe("result");
-        result.Data!["least"]!.AsArray().Count.ShouldBe(5);
+        result.Data!["maps"]![0]!["least"]!.AsArray().Count.ShouldBe(5);
         var point = result.Data["frontier"]![0]!;
         var adopted = await Read(await server.Patch(rig.Id(), rig.Revision(), [.. point["changes"]!.AsArray().Select(c => Set((string)c!["path"]!, c["value"]?.DeepClone()))]));
         adopted.Number("/design/survey/sources/battery/blocks").ShouldBe(point.Number("/kit/batteries"));
@@ -78,6 +78,12 @@ public class SizingTests(RunningServer server) : IClassFixture<RunningServer>
         var year = await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/energy-year"));
         year["weeks"]!.AsArray().Count.ShouldBe(53);
         year.Number("/airconKWh").ShouldBeGreaterThan(10);
+        var week = await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/energy-stretch"));
+        week["weeks"]!.AsArray().Count.ShouldBe(3);
+        week.Number("/windowHours").ShouldBeGreaterThan(7);
+        await Read(await server.Patch(rig.Id(), rig.Revision() + 1, [Set("/energy/stretch/month", 2), Set("/energy/stretch/day", 30)]));
+        (await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/energy-stretch"), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("February has 28 days");
+        (await server.Http.GetAsync($"/api/rigs/{Guid.NewGuid()}/energy-stretch")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await server.Http.GetAsync($"/api/rigs/{Guid.NewGuid()}/energy-year")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 

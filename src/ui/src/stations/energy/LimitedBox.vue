@@ -4,7 +4,7 @@ import { shown } from '../../parts/show';
 import { useStudy } from '../../parts/study';
 
 /** Running on limited power: what a degree costs, what cooling ahead buys, what is switched off first. */
-const view = useStudy<LimitedPowerView>('limited-power');
+const { study: view } = useStudy<LimitedPowerView>('limited-power');
 
 const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k > 0 ? 'warmer' : 'cooler'}`);
 </script>

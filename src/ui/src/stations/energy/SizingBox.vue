@@ -147,64 +147,47 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
         >
       </p>
       <div class="pair">
-        <svg
-          :viewBox="`0 0 ${map.width} ${map.height}`"
-          class="map"
-          role="group"
-          :aria-label="`Kits that hold ${shown(result.holdC, 'temperature')}: batteries up, modules across`"
-        >
-          <g v-for="c in map.cells" :key="`${c.batteries}-${c.modules}`">
-            <rect :x="c.x" :y="c.y" :width="map.w - 2" :height="18" :class="c.holds ? 'holds' : 'fails'">
-              <title>{{ c.batteries }} blocks, {{ c.modules }} modules: {{ c.why }}</title>
-            </rect>
-            <path v-if="!c.holds" :d="`M ${c.x + map.w / 2 - 5} ${c.y + 5} l 8 8 m 0 -8 l -8 8`" class="cross" />
-          </g>
-          <text v-for="b in map.rows" :key="'b' + b" :x="28" :y="8 + (map.rows - b) * 20 + 14" text-anchor="end">{{ b }}</text>
-          <text
-            v-for="a in map.columns"
-            :key="'a' + a"
-            :x="34 + (a - 1) * map.w + map.w / 2 - 1"
-            :y="map.rows * 20 + 22"
-            text-anchor="middle"
-          >
-            {{ a - 1 }}
-          </text>
-          <text :x="34" :y="map.rows * 20 + 38">modules across, battery blocks up; ✕ fails in some days asked</text>
-          <rect v-if="map.fitted" :x="map.fitted.x - 1" :y="map.fitted.y - 1" :width="map.w" :height="20" class="fitted">
-            <title>fitted now</title>
-          </rect>
-          <g
-            v-for="point in map.points"
-            :key="`${point.p.kit.batteries}-${point.p.kit.modules}`"
-            class="point"
-            tabindex="0"
-            role="button"
-            :aria-label="`Adopt ${point.p.kit.batteries} blocks and ${point.p.kit.modules} modules`"
-            @click="adopt(point.p)"
-            @keydown.enter="adopt(point.p)"
-          >
-            <circle :cx="point.x + map.w / 2 - 1" :cy="point.y + 9" r="7" />
-            <title>{{ point.p.kit.batteries }} blocks, {{ point.p.kit.modules }} modules: adopt</title>
-          </g>
-        </svg>
         <div>
-          <h3>What one step more buys</h3>
-          <table class="sheet">
-            <tbody>
-              <tr v-for="s in result.steps" :key="s.words">
-                <td>
-                  <b>{{ s.words }}</b><br />
-                  {{ stands(s.before) }} → <b>{{ stands(s.after) }}</b>
-                  <span class="soft">{{ howMany(s.after) }}</span>
-                </td>
-                <td><button type="button" class="plain" :aria-label="`take it: ${s.words}`" @click="take(s.changes)">take it</button></td>
-              </tr>
-            </tbody>
-          </table>
-          <p class="soft">
-            Lowest charge in the worst of the days asked, or the hour at which the first of them falls under the reserve. Outlined on the
-            map: what is fitted now.
-          </p>
+          <svg
+            :viewBox="`0 0 ${map.width} ${map.height}`"
+            class="map"
+            role="group"
+            :aria-label="`Kits that hold ${shown(result.holdC, 'temperature')}: batteries up, modules across`"
+          >
+            <g v-for="c in map.cells" :key="`${c.batteries}-${c.modules}`">
+              <rect :x="c.x" :y="c.y" :width="map.w - 2" :height="18" :class="c.holds ? 'holds' : 'fails'">
+                <title>{{ c.batteries }} blocks, {{ c.modules }} modules: {{ c.why }}</title>
+              </rect>
+              <path v-if="!c.holds" :d="`M ${c.x + map.w / 2 - 5} ${c.y + 5} l 8 8 m 0 -8 l -8 8`" class="cross" />
+            </g>
+            <text v-for="b in map.rows" :key="'b' + b" :x="28" :y="8 + (map.rows - b) * 20 + 14" text-anchor="end">{{ b }}</text>
+            <text
+              v-for="a in map.columns"
+              :key="'a' + a"
+              :x="34 + (a - 1) * map.w + map.w / 2 - 1"
+              :y="map.rows * 20 + 22"
+              text-anchor="middle"
+            >
+              {{ a - 1 }}
+            </text>
+            <text :x="34" :y="map.rows * 20 + 38">modules across, battery blocks up; ✕ fails in some days asked</text>
+            <rect v-if="map.fitted" :x="map.fitted.x - 1" :y="map.fitted.y - 1" :width="map.w" :height="20" class="fitted">
+              <title>fitted now</title>
+            </rect>
+            <g
+              v-for="point in map.points"
+              :key="`${point.p.kit.batteries}-${point.p.kit.modules}`"
+              class="point"
+              tabindex="0"
+              role="button"
+              :aria-label="`Adopt ${point.p.kit.batteries} blocks and ${point.p.kit.modules} modules`"
+              @click="adopt(point.p)"
+              @keydown.enter="adopt(point.p)"
+            >
+              <circle :cx="point.x + map.w / 2 - 1" :cy="point.y + 9" r="7" />
+              <title>{{ point.p.kit.batteries }} blocks, {{ point.p.kit.modules }} modules: adopt</title>
+            </g>
+          </svg>
           <h3>What is fitted now keeps</h3>
           <table class="sheet">
             <tbody>
@@ -217,6 +200,24 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
               </tr>
             </tbody>
           </table>
+        </div>
+        <div>
+          <h3>What one step more buys</h3>
+          <table class="sheet">
+            <tbody>
+              <tr v-for="s in result.steps" :key="s.words">
+                <td>
+                  <b>{{ s.words }}</b><br />
+                  {{ stands(s.before) }} → <b>{{ stands(s.after) }}</b> <br /><span class="soft">{{ howMany(s.after) }}</span>
+                </td>
+                <td><button type="button" class="plain" :aria-label="`take it: ${s.words}`" @click="take(s.changes)">take it</button></td>
+              </tr>
+            </tbody>
+          </table>
+          <p class="soft">
+            Lowest charge in the worst of the days asked, or the hour at which the first of them falls under the reserve. Outlined on the
+            map: what is fitted now.
+          </p>
         </div>
       </div>
       <p v-if="result.inverter">

@@ -4,7 +4,7 @@ import { shown } from '../../parts/show';
 import { useStudy } from '../../parts/study';
 
 /** Other sources, worse days and the trade's rules beside the start; asked anew when the rig rests for a moment. */
-const study = useStudy<StartStudyResult>('start-study');
+const { study } = useStudy<StartStudyResult>('start-study');
 const classes: Partial<Record<SourceClass, string>> = {
   highFrequencyInverter: 'high-frequency inverter',
   transformerInverter: 'transformer inverter',

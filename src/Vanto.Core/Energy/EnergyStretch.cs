@@ -1,0 +1,115 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Load;
+using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
+using Vanto.Core.Survey;
+
+namespace Vanto.Core.Energy;
+
+/// <summary>A week of the weather worth a look, by the day it begins.</summary>
+public sealed record RemarkableWeek(string Words, int Month, int Day, double MeanC, double SunKWhM2);
+
+/// <summary>A stretch of weather run in time.</summary>
+/// <param name="Weather">What weather it was.</param>
+/// <param name="Series">Hours since midnight before the first day.</param>
+/// <param name="WindowHours">Hours of the aim's window in it.</param>
+/// <param name="HeldHours">Of them held, with the charge above the reserve.</param>
+/// <param name="Findings">What fails first and when.</param>
+/// <param name="Weeks">Weeks of the same weather worth a look.</param>
+public sealed record EnergyStretchResult(
+    string Weather, EnergySeries Series, double WindowHours, double HeldHours, double MinSoc, double EndSoc, double AirconWh, double SunWh, double UnusedWh, double GeneratorHours, double FuelLitres,
+    EnergyLedger Ledger, IReadOnlyList<Finding> Findings, IReadOnlyList<RemarkableWeek> Weeks);
+
+/// <summary>Runs a rig and its sources through a night, a week or a month of its weather, in steps of 1 to 15 minutes; beside the assessment.</summary>
+public static class EnergyStretch
+{
+    private const int MostPoints = 1200;
+    private const int WeekDays = 7;
+    private static readonly int[] StepMinutes = [1, 2, 3, 5, 15];
+    private static readonly string[] Months = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
+
+    /// <summary>Runs it.</summary>
+    /// <exception cref="InputException">A day that the calendar or the weather does not have, or a step that does not divide the hour's quarters.</exception>
+    public static EnergyStretchResult Of(EnergyInputs inputs, WeatherYear weather, string called)
+    {
+        var ask = inputs.Energy.Stretch;
+        if (!StepMinutes.Contains(ask.StepMinutes))
+            throw new InputException("energy.stretch.stepMinutes", $"{ask.StepMinutes} min", "a step is 1, 2, 3, 5 or 15 minutes");
+        if (ask.Day > DateTime.DaysInMonth(WeatherYear.CalendarYear, ask.Month))
+            throw new InputException("energy.stretch.day", $"{ask.Day}", $"{Months[ask.Month - 1]} has {DateTime.DaysInMonth(WeatherYear.CalendarYear, ask.Month)} days");
+        var stepS = ask.StepMinutes * 60;
+        var first = new DateOnly(WeatherYear.CalendarYear, ask.Month, ask.Day);
+        // The run begins at the hour the day begins, so its last day reaches into the next.
+        var space = SurveyedSpace.Build(inputs.Survey, inputs.Load.SetpointC, inputs.Load.HumidityPct);
+        var through = RigDay.Through(space, weather.Days(first.DayOfYear, ask.Days + 1).Steps(stepS), stepS);
+        var (result, energyCase, clock) = new DayRun(inputs, through, stepS, ask.Days).Run();
+        var hours = Array.ConvertAll([.. Enumerable.Range(0, clock.Length)], k => Math.Round(inputs.Energy.StartHour * 3600 / stepS) * stepS / 3600 + (k + 0.5) * stepS / 3600);
+        var (window, held, failure) = Judge(result, energyCase, clock, inputs);
+        var ledger = result.Ledger;
+        return new EnergyStretchResult(
+            called, EnergySeries.Of(result, energyCase, hours, 1 + (hours.Length - 1) / MostPoints), window, held, result.MinSoc, result.EndSoc, ledger.AirconWh, ledger.PvAvailableWh, ledger.CurtailedWh, result.GeneratorHours,
+            result.FuelLitres, ledger, [.. Findings(inputs, first, result, hours, failure).OrderByDescending(f => f.Level)], Remarkable(weather));
+    }
+
+    /// <summary>The hottest week, the cloudiest of the warm half of the year, and the coldest.</summary>
+    public static IReadOnlyList<RemarkableWeek> Remarkable(WeatherYear weather)
+    {
+        var days = weather.Hours / 24;
+        if (days < WeekDays)
+            return [];
+        var weeks = Enumerable.Range(0, days - WeekDays + 1).Select(d =>
+        {
+            var date = new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays((weather.FirstDay - 1 + d) % 365);
+            var (from, count) = (d * 24, WeekDays * 24);
+            return new RemarkableWeek("", date.Month, date.Day, weather.AirC.AsSpan(from, count).ToArray().Average(), weather.GlobalWm2.AsSpan(from, count).ToArray().Sum() / 1000);
+        }).ToList();
+        var warm = weeks.OrderByDescending(w => w.MeanC).Take(Math.Max(1, weeks.Count / 2));
+        return
+        [
+            weeks.MaxBy(w => w.MeanC)! with { Words = "hottest week" },
+            warm.MinBy(w => w.SunKWhM2)! with { Words = "cloudiest warm week" },
+            weeks.MinBy(w => w.MeanC)! with { Words = "coldest week" },
+        ];
+    }
+
+    /// <summary>Hours of the window, of them held, and the first step that is not with its cause.</summary>
+    private static (double Window, double Held, (int Step, bool Low)? Failure) Judge(EnergyResult result, EnergyCase energyCase, double[] clock, EnergyInputs inputs)
+    {
+        var step = energyCase.StepS / 3600;
+        double window = 0, held = 0;
+        (int, bool)? failure = null;
+        for (var k = 0; k < clock.Length; k++)
+        {
+            if (!Day.Within(clock[k], inputs.Energy.From, inputs.Energy.To))
+                continue;
+            window += step;
+            var low = inputs.Survey.Sources.Battery.Fitted && energyCase.ShoreW is null && result.Soc[k] <= inputs.ReserveSoc;
+            var settling = (clock[k] - inputs.Energy.From + 24) % 24 <= 0.5;
+            var warm = !settling && result.AirC[k] > inputs.Energy.HoldC + energyCase.ToleranceK + (inputs.Unit.SingleSpeed ? energyCase.HysteresisK / 2 : 0);
+            if (low || warm)
+                failure ??= (k, low);
+            else
+                held += step;
+        }
+        return (window, held, failure);
+    }
+
+    private static IEnumerable<Finding> Findings(EnergyInputs inputs, DateOnly first, EnergyResult result, double[] hours, (int Step, bool Low)? failure)
+    {
+        Phrase When(double hour)
+        {
+            var date = first.AddDays((int)(hour / 24));
+            return Phrase.Of($"{date.Day} {Months[date.Month - 1]} at {hour % 24:HourOfDay}");
+        }
+        if (inputs.Survey.Sources.Battery.Fitted && result.CutOffHour is { } dark)
+            yield return Finding.Of("energy.stretch-dark", Severity.Stop, $"Everything goes dark on {When(inputs.Energy.StartHour + dark)}.");
+        if (failure is { } fails)
+            yield return fails.Low
+                ? Finding.Of("energy.stretch-fails", Severity.Caution, $"First it fails on {When(hours[fails.Step])}: the bank is at its reserve of {inputs.ReserveSoc:Fraction}.")
+                : Finding.Of("energy.stretch-fails", Severity.Caution, $"First it fails on {When(hours[fails.Step])}: the cabin is at {result.AirC[fails.Step]:Temperature}.");
+        if (result.GeneratorHours > 0)
+            yield return Finding.Of("energy.generator", Severity.Note, $"The generator runs {result.GeneratorHours:Hours} and burns {result.FuelLitres:Fuel}.");
+        if (inputs.Unit.SingleSpeed && inputs.Energy.Stretch.StepMinutes > 2)
+            yield return Finding.Of("energy.stretch-mean", Severity.Note, $"In steps this long a single-speed unit is taken at its mean; at 1 or 2 minutes it switches as its thermostat does.");
+    }
+}

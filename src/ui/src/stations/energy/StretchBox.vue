@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { EnergyStretchResult, RemarkableWeek } from '../../api/generated/schema';
+import AskField from '../../parts/AskField.vue';
+import DrawnChart from '../../parts/DrawnChart.vue';
+import { clock, say, shown } from '../../parts/show';
+import { useStudy } from '../../parts/study';
+import { useRig } from '../../stores/rig';
+import { energyPicture } from './picture';
+
+/** A night, a week or a month of the rig's weather, run step by step as its fields are typed. */
+const rig = useRig();
+const { study: stretch, fault } = useStudy<EnergyStretchResult>('energy-stretch');
+const asked = computed(() => rig.design!.energy.stretch);
+const battery = computed(() => rig.design!.survey.sources.battery.fitted);
+
+const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const dayOf = (month: number, date: number, hour = 0) => short.format(Date.UTC(2025, month - 1, date) + hour * 3600000);
+const day = (hour: number) => dayOf(asked.value.month, asked.value.day, hour);
+
+function look(week: RemarkableWeek): void {
+  const to = { month: week.month, day: week.day, days: 7 };
+  void rig.apply(Object.entries(to).map(([field, value]) => ({ path: `/energy/stretch/${field}`, value }) as never));
+}
+
+const picture = computed(() => {
+  const s = stretch.value!;
+  const design = rig.design!.energy;
+  const first = Math.floor(s.series.hour[0]!);
+  const last = Math.ceil(s.series.hour.at(-1)!);
+  const days = Math.ceil(last / 24);
+  const length = (design.to - design.from + 24) % 24 || 24;
+  const windows = Array.from({ length: days + 1 }, (_, d) => [(d - 1) * 24 + design.from, (d - 1) * 24 + design.from + length])
+    .map(([from, to]) => [Math.max(first, from!), Math.min(last, to!)])
+    .filter(([from, to]) => from! < to!);
+  return energyPicture({
+    series: s.series,
+    at: s.series.hour,
+    ends: [first, last],
+    interval: days > 14 ? 72 : days > 3 ? 24 : 6,
+    label: (hour) => (days > 3 || hour % 24 === 0 ? day(hour) : clock(hour % 24)),
+    title: (hour) => `${day(hour)} ${clock(hour % 24)}`,
+    windows,
+    failure: null,
+    reserve: battery.value ? rig.design!.start.reserveSoc : null,
+  });
+});
+</script>
+
+<template>
+  <section class="stretch" data-stretch>
+    <h2>A night, a week or a month of it</h2>
+    <div class="asked">
+      <AskField v-for="f in ['month', 'day', 'days', 'stepMinutes']" :key="f" :path="`/energy/stretch/${f}`" />
+    </div>
+    <p v-if="fault" role="alert" class="severity-stop">{{ fault }}</p>
+    <template v-if="stretch">
+      <p class="row">
+        <button v-for="w in stretch.weeks" :key="w.words" type="button" class="plain" :data-week="w.words" @click="look(w)">
+          {{ w.words }} <em>{{ dayOf(w.month, w.day) }}, mean {{ shown(w.meanC, 'temperature') }}</em>
+        </button>
+      </p>
+      <p>
+        Held <b>{{ shown(stretch.heldHours, 'hours') }}</b> of {{ shown(stretch.windowHours, 'hours') }}. The unit takes
+        <b>{{ shown(stretch.airconWh, 'energy') }}</b>, the sun gives <b>{{ shown(stretch.sunWh, 'energy') }}</b> of which
+        {{ shown(stretch.unusedWh, 'energy') }} find no taker.
+        <template v-if="battery"
+          >Lowest charge <b>{{ shown(stretch.minSoc, 'fraction') }}</b>, at the end {{ shown(stretch.endSoc, 'fraction') }}.</template
+        >
+        <span class="soft"> Weather: {{ stretch.weather }}.</span>
+      </p>
+      <p v-for="f in stretch.findings" :key="f.code">
+        <b :class="'severity-' + f.level">{{ f.level }}</b> {{ say(f.words) }}
+      </p>
+      <DrawnChart :option="picture" :height="battery ? 356 : 372" label="Cabin, sun, load and battery through these days" />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.stretch {
+  margin-top: 16px;
+}
+.asked {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 0 24px;
+}
+.row {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+  margin: 8px 0;
+}
+.row em {
+  font-style: normal;
+  color: var(--soft);
+  font-size: 13px;
+}
+</style>
