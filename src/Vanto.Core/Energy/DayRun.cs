@@ -133,7 +133,7 @@ public sealed class DayRun
             LowestOnly = _inputs.Energy.Setpoints.Any(s => s.Dry) ? Array.ConvertAll(_hours, h => _inputs.Energy.Setpoints.Any(s => s.Dry && Day.Within(h, s.From, s.To))) : null,
             Assist = sources.Shore.Assist && inverter is not null,
             ShoreW = sources.Shore.Fitted ? Map(_ => sources.Shore.Volts * sources.Shore.BreakerA * 0.8) : null,
-            Inverter = inverter is { } model ? new EnergyInverter(model, model.RatedW) : null,
+            Inverter = inverter is { } model ? new EnergyInverter(model, sources.Inverter.ContinuousW) : null,
             Modules = new EnergyModules(sources.Modules.Count, sources.Modules.RatedW, Ross: Modules.RossCoefficient(sources.Modules.Mounting), DirectToUnit: _inputs.Unit.Kind == AcKind.PvAssistedSplit),
             Generator = Generator(sources, hasBank),
             GeneratorAllowed = Array.ConvertAll(_hours, h => Day.Within(h, sources.Generator.AllowedFrom, sources.Generator.AllowedTo)),

@@ -145,6 +145,9 @@ public sealed class EnergyResult(int steps)
     public double? CutOffHour { get; internal set; }
     public double GeneratorHours { get; internal set; }
     public double FuelLitres { get; internal set; }
+
+    /// <summary>Hours that a diesel generator runs below 30 % of its rating.</summary>
+    public double GeneratorLowLoadHours { get; internal set; }
     public int CompressorStarts { get; internal set; }
     public double CompressorHours { get; internal set; }
     public double DutyAgainstRated { get; internal set; }

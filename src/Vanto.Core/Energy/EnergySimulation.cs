@@ -15,6 +15,7 @@ public sealed class EnergySimulation
     private const double StartLossS = 45;
     private const double LongAgoS = 1e9;
     private const double FullSoc = 0.97;
+    private const double LowDieselLoad = 0.30;
 
     private readonly EnergyCase _case;
     private readonly IEnergyCabin? _cabin;
@@ -307,6 +308,8 @@ public sealed class EnergySimulation
             _generatorRunS += _dt;
             _result.GeneratorHours += _hours;
             _result.FuelLitres += Generators.FuelLitresPerHour(c.Generator!.Fuel, c.Generator.RatedW, f.SourceW + f.ChargerW) * _hours;
+            if (c.Generator.Fuel == FuelKind.Diesel && f.SourceW + f.ChargerW < LowDieselLoad * c.Generator.RatedW)
+                _result.GeneratorLowLoadHours += _hours;
         }
         _sinceChangeS = f.CompressorOn == _compressorOn ? _sinceChangeS + _dt : _dt;
         if (f.CompressorOn)

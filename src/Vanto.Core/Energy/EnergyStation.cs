@@ -20,6 +20,7 @@ public static class EnergyStation
 {
     private const int ThermostatStepS = 60;
     private const double GraceHours = 0.5;
+    private const double MostStartsAnHour = 6;
     private static readonly double[] OwnerSetpointsC = [22, 24, 26, 28];
 
     /// <summary>Runs the day, judges the aim, finds ways out and sets the hand budget beside it.</summary>
@@ -35,7 +36,7 @@ public static class EnergyStation
         var need = ledger.AirconWh + ledger.DcLoadWh + ledger.AcLoadWh + ledger.InverterLossWh;
         var budget = Budget(inputs, result, need);
         var array = ArrayFindings.Of(inputs.Survey);
-        var findings = Findings(inputs, result, aim, ways, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
+        var findings = Findings(inputs, result, energyCase, hours, aim, ways, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
         return new EnergyAssessment(
             Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),
             aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
@@ -95,7 +96,7 @@ public static class EnergyStation
         return new Verdict(Verdict.Worst(findings), headline, detail);
     }
 
-    private static IEnumerable<Finding> Findings(EnergyInputs inputs, EnergyResult result, Aim aim, List<Remedy> ways, BudgetComparison budget, bool hasBattery)
+    private static IEnumerable<Finding> Findings(EnergyInputs inputs, EnergyResult result, EnergyCase energyCase, double[] hours, Aim aim, List<Remedy> ways, BudgetComparison budget, bool hasBattery)
     {
         if (aim.Failed)
             yield return new Finding("energy.aim", aim.HeldHours < 0.5 * aim.WindowHours ? Severity.Stop : Severity.Caution, Phrase.Of($"Held {aim.HeldHours:Hours} of {aim.WindowHours:Hours}: {aim.Cause} at {aim.FailureHour ?? 0:HourOfDay}."), ways);
@@ -113,6 +114,10 @@ public static class EnergyStation
             yield return Finding.Of("alt.hot", Severity.Caution, $"The charger takes {share.ShareOfHotOutput:Fraction} of what the alternator gives hot: it overheats at idle. Lower its limit, or watch its temperature.");
         if (result.GeneratorHours > 0)
             yield return Finding.Of("energy.generator", Severity.Note, $"The generator runs {result.GeneratorHours:Hours} and burns {result.FuelLitres:Fuel}.");
+        if (result.GeneratorLowLoadHours > 1)
+            yield return Finding.Of("gen.low-load", Severity.Note, $"For {result.GeneratorLowLoadHours:Hours} the diesel runs below 30 % of its rating: it soots up. Give it more to do at a time, or a smaller set.");
+        if (result.CompressorHours > 0 && result.CompressorStarts / (hours.Length * energyCase.StepS / 3600) > MostStartsAnHour)
+            yield return Finding.Of("unit.short-cycling", Severity.Caution, $"The compressor starts {result.CompressorStarts} times in the day: oil and windings suffer. A smaller or an inverter-driven unit, or a wider thermostat.");
         if (inputs.Survey.Sources.Battery is { Fitted: true, Chemistry: Chemistry.Agm or Chemistry.Flooded } && result.MinSoc < 0.5)
             yield return Finding.Of("battery.deep", Severity.Caution, $"A lead bank taken to {result.MinSoc:Fraction} every night ages fast.");
     }

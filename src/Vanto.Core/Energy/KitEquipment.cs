@@ -70,7 +70,7 @@ public sealed class KitEquipment
 
     /// <summary>A demand with the inverter chosen.</summary>
     public EnergyCase WithInverter(EnergyCase demand) => Inverter is { } chosen
-        ? demand with { Inverter = new EnergyInverter(SourceBuilder.Inverter(Fitted(chosen)), chosen.RatedW) }
+        ? demand with { Inverter = new EnergyInverter(SourceBuilder.Inverter(Fitted(chosen)), Fitted(chosen).ContinuousW) }
         : demand;
 
     /// <summary>A demand with a generator tried.</summary>
@@ -101,6 +101,7 @@ public sealed class KitEquipment
         if (Inverter is not { } inverter)
             return changes;
         changes.AddRange([new("/survey/sources/inverter/ratedW", inverter.RatedW), new("/survey/sources/inverter/idleW", null)]);
+        changes.AddRange(OwnInverter.Forget(_sources.Inverter));
         if (inverter.Remedy != _start.Remedy)
         {
             changes.Add(new("/start/remedy", inverter.Remedy == StartRemedy.None ? "none" : "softStarter"));
@@ -128,7 +129,7 @@ public sealed class KitEquipment
 
     private double OutputV => _unit.IsDc ? _sources.Generator.OutputV : _unit.SupplyVoltageV < 150 ? 120 : _sources.Inverter.OutputV;
 
-    private InverterDesign Fitted(InverterChoice chosen) => _sources.Inverter with { RatedW = chosen.RatedW, IdleW = null };
+    private InverterDesign Fitted(InverterChoice chosen) => _sources.Inverter with { RatedW = chosen.RatedW, IdleW = null, LabelVa = null, PeakW = null, Bears = [], Efficiency = [] };
 
     /// <summary>The cheapest inverter of the class on board that carries the most drawn and starts the unit, with or without a soft starter.</summary>
     private InverterChoice? CheapestInverter(double peakW)
@@ -136,7 +137,7 @@ public sealed class KitEquipment
         if (!_sizing.ChooseInverter || _unit.IsDc || !_sources.Inverter.Fitted)
             return null;
         StartRemedy[] remedies = _unit.SingleSpeed ? [StartRemedy.None, StartRemedy.SoftStarter] : [_start.Remedy];
-        return remedies.SelectMany(r => SourceBuilder.InverterStepsW.Where(w => w >= peakW)
+        return remedies.SelectMany(r => SourceBuilder.InverterStepsW.Where(w => Fitted(new InverterChoice(w, r, 0)).ContinuousW >= peakW)
                 .Select(w => new InverterChoice(w, r, w / 1000 * _sizing.InverterCost + (r == StartRemedy.SoftStarter ? _sizing.StarterCost : 0)))
                 .Where(c => StartsOnBank(_sizing.MostBatteries, c)).Take(1))
             .MinBy(c => c.Cost);

@@ -40,6 +40,7 @@ public static class Sources
     public static readonly Source InverterCurve = new(nameof(InverterCurve), SourceKind.CommonPractice, "Conservative curve for modulating units: −1 %/K capacity, +2.2 %/K input ratio");
     public static readonly Source WetBulb = new(nameof(WetBulb), SourceKind.Published, "Stull 2011, J. Appl. Meteorol. Climatol. 50, eq. 1");
     public static readonly Source MotorModel = new(nameof(MotorModel), SourceKind.Definition, "Single-phase motor as a balanced two-winding machine with a starting-torque factor");
+    public static readonly Source Nec440 = new(nameof(Nec440), SourceKind.Published, "NEC 440.33 and 440.22(A): 1.25 and 1.75 times the compressor's current; for modulating units common practice");
     public static readonly Source FirstPeak = new(nameof(FirstPeak), SourceKind.Published, "IEC 60909-0: first peak factor κ");
     public static readonly Source SurgeCurves = new(nameof(SurgeCurves), SourceKind.CommonPractice, "Typical surge bearing by class of source; a maker's curve replaces it");
     public static readonly Source Breakers = new(nameof(Breakers), SourceKind.Published, "UL 489 and IEC 60898-1 anchor points; points between are common practice");

@@ -130,6 +130,10 @@ public sealed class BatteryBank
     /// <summary>Low cut-off voltage of the bank.</summary>
     public double CutOffVoltage => _cell.CutOffVPerCell * Cells;
 
+    /// <summary>Current of a dead short at full charge in A: cells and cable alone hold it back, links and boards left out (the safe side).</summary>
+    /// <param name="cableOhm">Cable of the short, both ways.</param>
+    public double ShortCircuitA(double cableOhm) => OpenCircuitVoltage(1) / (Resistance(1) - ExtraResistance + cableOhm);
+
     /// <summary>True when the chemistry may not be charged at this temperature.</summary>
     public bool TooColdToCharge => TemperatureC <= _cell.NoChargeBelowC && HasManagementBoard;
 

@@ -140,6 +140,16 @@ public sealed record DcSagInput : DesignPart
     [Field(ElectricPower, 0, 100000, Label = "Power drawn")] public double PowerW { get; init; } = 3270;
 }
 
+/// <summary>Inputs of <see cref="PhysicsCalculators.ShortCircuit"/>.</summary>
+public sealed record ShortCircuitInput : DesignPart
+{
+    [Ask("Chemistry")] public Chemistry Chemistry { get; init; } = Chemistry.Lfp;
+    [Field(Voltage, 12, 96, Label = "Nominal voltage")] public double NominalV { get; init; } = 12;
+    [Field(Charge, 5, 20000, Label = "Bank")] public double AmpHours { get; init; } = 400;
+    [Field(Resistance, 0, 1, Label = "Cable of the short, both ways")] public double CableOhm { get; init; } = 0.0004;
+    [Field(Current, 100, 100000, Label = "The fuse interrupts up to", Optional = true)] public double? FuseInterruptsA { get; init; }
+}
+
 /// <summary>Inputs of <see cref="PhysicsCalculators.Bank"/>.</summary>
 public sealed record BatteryBankInput : DesignPart
 {
@@ -345,6 +355,18 @@ public static class PhysicsCalculators
         if (bank.Sag(i.Soc, i.PowerW, 0) is { } sag)
             result.Step("V", "Volts under that load", "U − R·I", $"{i.PowerW} W", sag.Voltage, Voltage, Sources.Arithmetic).Step("I", "Current", "(U − √(U² − 4RP))/2R", $"{i.PowerW} W", sag.CurrentA, Current, Sources.Arithmetic);
         return result.Judge(bank.TooColdToCharge ? Finding.Of("battery.cold-charge", Severity.Stop, $"At {i.TemperatureC:Temperature} it must not be charged.") : null).Done();
+    }
+
+    /// <summary>Short circuit of a bank.</summary>
+    [Calculator("short-circuit-current", "Short circuit of a bank", "What its main fuse must be able to break", SourceIds = [nameof(Sources.Battery)])]
+    public static CalculationResult ShortCircuit(ShortCircuitInput i)
+    {
+        var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours);
+        var amperes = bank.ShortCircuitA(i.CableOhm);
+        return new ResultBuilder()
+            .Step("U", "Open-circuit voltage, full", "table × cells", $"{bank.Cells} cells", bank.OpenCircuitVoltage(1), Voltage, Sources.Battery)
+            .Step("I_sc", "Short-circuit current", "U/(R + R_cable)", $"R without links, cable {i.CableOhm} Ω", amperes, Current, Sources.Battery)
+            .Judge(MainFuse.Judge(amperes, i.FuseInterruptsA)).Done();
     }
 
     /// <summary>Power of an array.</summary>

@@ -20,8 +20,8 @@ public static class SourceBuilder
             ageResistance: 1 + 2.5 * (1 - battery.CapacityLeft), continuousA: battery.BlockLimitA is { } limit ? limit * battery.Blocks : null);
     }
 
-    /// <summary>Losses of the inverter; without a figure it idles at 1 % of its rating.</summary>
-    public static InverterModel Inverter(InverterDesign inverter) => new(inverter.RatedW, inverter.IdleW ?? 0.01 * inverter.RatedW);
+    /// <summary>Losses of the inverter, fitted to its maker's table where there is one; without a figure it idles at 1 % of its rating.</summary>
+    public static InverterModel Inverter(InverterDesign inverter) => OwnInverter.Model(inverter);
 
     /// <summary>Cable between bank and inverter, both ways, Ω.</summary>
     public static double BankCableOhm(BatteryDesign battery) => Conductors.LoopOhm(battery.CableM, battery.CableMm2, 30);
@@ -44,7 +44,7 @@ public static class SourceBuilder
                 return shore with { Impedance = shore.Impedance + Conductors.LoopOhm(sources.Shore.CableM, sources.Shore.CableMm2, 30) };
             case SourceChoice.Inverter when sources.Inverter.Fitted && sources.Battery.Fitted:
                 var model = Inverter(sources.Inverter);
-                return PowerSource.OfInverter(Class(sources.Inverter.Class), sources.Inverter.OutputV, sources.Inverter.RatedW, new DcSide(Bank(sources.Battery), soc, BankCableOhm(sources.Battery), model));
+                return OwnInverter.Bearing(PowerSource.OfInverter(Class(sources.Inverter.Class), sources.Inverter.OutputV, sources.Inverter.ContinuousW, new DcSide(Bank(sources.Battery), soc, BankCableOhm(sources.Battery), model)), sources.Inverter);
             default:
                 throw new InputException("start.on", on.ToString(), on == SourceChoice.Inverter
                     ? "No inverter with a battery bank is on board; add them in Survey or start on another source."

@@ -36,7 +36,7 @@ public static class SourceCalculators
         var unit = Single(i.Unit, "unit");
         var start = Case(unit, i.LineOhm) with { Remedy = i.Remedy, Reduction = i.Reduction };
         if (i.Remedy == StartRemedy.SoftStarter && !StartVerdict.ReductionFits(start.Motor, i.Reduction))
-            throw new InputException("reduction", $"{i.Reduction}", FormattableString.Invariant($"reduction must leave 1.2 times the running current; at most {1 - 1.2 * unit.RlaA / unit.LraA:0.00} fits {unit.Id}"));
+            throw new InputException("reduction", $"{i.Reduction}", FormattableString.Invariant($"reduction must leave 1.2 times the running current; at most {1 - 1.2 * unit.RlaA / unit.LockedRotorA:0.00} fits {unit.Id}"));
         var result = new ResultBuilder();
         foreach (var kind in new[] { SourceClass.HighFrequencyInverter, SourceClass.TransformerInverter, SourceClass.InverterGenerator, SourceClass.ConventionalGenerator })
         {
@@ -57,7 +57,7 @@ public static class SourceCalculators
         var rule = new RuleLine("", ElectricPower, StartRules.InverterW(unit.RatedPowerW), model);
         return new ResultBuilder()
             .Step("LRA", "Locked-rotor current", "5.2·RLA", $"5.2 × {unit.RlaA}", StartRules.LraA(unit.RlaA), Current, Sources.Trade)
-            .Number("plate", "by its plate", unit.LraA, Current)
+            .Number("plate", "by its plate", unit.LockedRotorA, Current)
             .Step("P", "High-frequency inverter", "2·running watts", $"2 × {unit.RatedPowerW}", rule.Rule, ElectricPower, Sources.Trade)
             .Number("model", "by the model", model ?? 0, ElectricPower)
             .Step("I", "Battery amperes at 12 V", "W/10", $"{unit.RatedPowerW}/10", StartRules.DcA(unit.RatedPowerW, 12), Current, Sources.Trade)

@@ -33,8 +33,8 @@ public static class StartStation
                 return plate with { Findings = [.. plate.Findings, Finding.Of("start.measured-hidden", Severity.Note, $"What was measured cannot be fitted: this source folds back and hides what the motor would draw. Measure on shore.")] };
             }
             var seen = SingleSpeed(survey, design, unit with { LraA = fit.LraA, StartTimeS = fit.StartTimeS }, source);
-            var apart = Math.Abs(fit.LraA / unit.LraA - 1) > MeasuredApart;
-            return seen with { Findings = [.. seen.Findings, Finding.Of("start.measured", apart ? Severity.Caution : Severity.Note, $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LraA:Current}, start time {fit.StartTimeS:Milliseconds}.")] };
+            var apart = Math.Abs(fit.LraA / unit.LockedRotorA - 1) > MeasuredApart;
+            return seen with { Findings = [.. seen.Findings, Finding.Of("start.measured", apart ? Severity.Caution : Severity.Note, $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LockedRotorA:Current}, start time {fit.StartTimeS:Milliseconds}.")] };
         }
         return unit.SingleSpeed ? SingleSpeed(survey, design, unit, source) : InverterDriven(survey, design, unit, source, outdoorC);
     }
@@ -46,7 +46,7 @@ public static class StartStation
             return null;
         List<(double Seconds, double Amperes)> trace = [.. design.Measured.Select(m => (m.AfterMs / 1000, m.CurrentA))];
         return StartFit.Of(Case(survey, design, unit, source), (lra, time) => MotorModel.FromNameplate(unit.SupplyVoltageV, lra, unit.RlaA, unit.PowerFactorLockedRotor, unit.PowerFactorRun, time),
-            unit.LraA, unit.StartTimeS, design.MeasuredA ?? trace.Max(p => p.Amperes), trace.Count < 3 ? null : StartFit.Lasts(trace));
+            unit.LockedRotorA, unit.StartTimeS, design.MeasuredA ?? trace.Max(p => p.Amperes), trace.Count < 3 ? null : StartFit.Lasts(trace));
     }
 
     /// <summary>Only how the start ends, without its remedies: for searches.</summary>
@@ -87,7 +87,7 @@ public static class StartStation
         var start = Case(survey, design, unit, source);
         var motor = start.Motor;
         if (design.Remedy == StartRemedy.SoftStarter && !StartVerdict.ReductionFits(motor, design.Reduction))
-            throw new InputException("start.reduction", $"{design.Reduction:0.00}", FormattableString.Invariant($"a reduction of {design.Reduction:0%} holds the current below what the compressor runs at; at most {1 - 1.2 * unit.RlaA / unit.LraA:0%} fits this unit"));
+            throw new InputException("start.reduction", $"{design.Reduction:0.00}", FormattableString.Invariant($"a reduction of {design.Reduction:0%} holds the current below what the compressor runs at; at most {1 - 1.2 * unit.RlaA / unit.LockedRotorA:0%} fits this unit"));
         StartResult result = null!, alone = null!;
         StartResult? atReserve = null;
         double? needed = null;
@@ -112,7 +112,7 @@ public static class StartStation
     }
 
     internal static MotorModel Motor(AcUnit unit, double factor) =>
-        MotorModel.FromNameplate(unit.SupplyVoltageV, unit.LraA * factor, unit.RlaA * factor, unit.PowerFactorLockedRotor, unit.PowerFactorRun, unit.StartTimeS);
+        MotorModel.FromNameplate(unit.SupplyVoltageV, unit.LockedRotorA * factor, unit.RlaA * factor, unit.PowerFactorLockedRotor, unit.PowerFactorRun, unit.StartTimeS);
 
     private static Verdict Say(StartResult result, PowerSource source, List<Finding> findings, StartDesign design)
     {
@@ -183,20 +183,24 @@ public static class StartStation
             yield return new Finding("start.at-reserve", Severity.Stop, Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause}. It must restart before dawn."), remedies);
         if (result.Outcome == StartOutcome.Starts && Math.Max(result.Used, result.BatteryUsed) > 0.5)
             yield return new Finding("start.thin-margin", Severity.Caution, Phrase.Of($"The start uses {Math.Max(result.Used, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor will trip it."), remedies);
-        if (result.Outcome == StartOutcome.Starts && largest < 1.15 * unit.LraA)
-            yield return new Finding("start.largest", Severity.Caution, Phrase.Of($"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LraA:Current}: little is left."), remedies);
+        if (result.Outcome == StartOutcome.Starts && largest < 1.15 * unit.LockedRotorA)
+            yield return new Finding("start.largest", Severity.Caution, Phrase.Of($"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LockedRotorA:Current}: little is left."), remedies);
         if (result.BreakerMayTrip)
             yield return Finding.Of("start.breaker", Severity.Caution, $"The breaker may trip at the start.");
         if (start.Remedy == StartRemedy.None && BoughtForSurge(start, survey) is { } surge)
             yield return surge;
         if (result.Outcome == StartOutcome.Starts && result.MinCompressorV < 0.80 * unit.SupplyVoltageV)
             yield return Finding.Of("start.low-voltage", Severity.Caution, $"Only {result.MinCompressorV:Voltage} are left at the compressor during the start.");
+        if (result is { Outcome: StartOutcome.Starts, StartS: { } seconds } && start.Remedy != StartRemedy.SoftStarter && seconds > 2 * unit.StartTimeS)
+            yield return Finding.Of("start.slow", Severity.Caution, $"It takes {seconds:Milliseconds} to speed, twice what it should: low voltage keeps its windings hot. Shorten or thicken the cable, or use a hard-start kit.");
         if (result.Outcome == StartOutcome.Starts && result.RunCompressorV < 0.90 * unit.SupplyVoltageV)
             yield return Finding.Of("start.run-voltage", result.RunCompressorV < 0.85 * unit.SupplyVoltageV ? Severity.Stop : Severity.Caution, $"It runs at {result.RunCompressorV:Voltage}, below 90 % of its plate.");
         if (start.Source.Class == SourceClass.Shore && result.RunA > 0.8 * start.Source.BreakerA)
             yield return Finding.Of("start.continuous", Severity.Caution, $"It runs on {result.RunA:Current}, above 80 % of the breaker: too much for hours on end.");
         if (start.Source.Class is SourceClass.InverterGenerator or SourceClass.ConventionalGenerator && Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC) < 0.93)
             yield return Finding.Of("source.derate", Severity.Note, $"At this height and heat the generator has {Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC):Fraction} of its label left: {start.Source.ContinuousW:ElectricPower}.");
+        foreach (var finding in SourceFindings.Of(survey, design, unit))
+            yield return finding;
     }
 
     private static string Code(StartResult result) => result.Cause switch
@@ -241,7 +245,7 @@ public static class StartStation
         SourceBuilder.InverterStepsW.Cast<double?>().FirstOrDefault(w => StartSimulation.Starts(start with { Source = Resized(start.Source, w!.Value) }));
 
     private static PowerSource Resized(PowerSource source, double watts) =>
-        PowerSource.OfInverter(source.Class, source.Volts, watts, source.Dc is { } dc ? dc with { Inverter = new InverterModel(watts, 0.01 * watts) } : null);
+        source with { ContinuousW = watts, Dc = source.Dc is { } dc ? dc with { Inverter = new InverterModel(watts, 0.01 * watts) } : null };
 
     private static Finding? BoughtForSurge(StartCase start, SurveyDesign survey)
     {
@@ -265,6 +269,7 @@ public static class StartStation
         var findings = new List<Finding>();
         if (result.Outcome != StartOutcome.Starts)
             findings.Add(new Finding(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0 ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), [.. survey.Devices.Select((d, i) => (d, i)).Where(x => x.d.OnAtStart).Select(x => new DesignChange($"/survey/devices/{x.i}/onAtStart", false))])] : Array.Empty<Remedy>()]));
+        findings.AddRange(SourceFindings.Of(survey, design, unit));
         findings.Add(Finding.Of("start.soft-by-nature", Severity.Note, $"An inverter-driven unit has no locked rotor: it charges its capacitors with {precharge.PeakA:Current} for {3 * precharge.TauS:Milliseconds}, waits, then climbs in a minute."));
         var working = Working.Start()
             .Given("P_max", "input at its highest capacity and the design heat", most, "W", Sources.InverterCurve)

@@ -70,7 +70,7 @@ public static class StartStudy
     {
         var lines = new List<RuleLine>
         {
-            new("locked-rotor current from the running one", QuantityKind.Current, StartRules.LraA(unit.RlaA), unit.LraA),
+            new("locked-rotor current from the running one", QuantityKind.Current, StartRules.LraA(unit.RlaA), unit.LockedRotorA),
             new("high-frequency inverter without a soft starter", QuantityKind.ElectricPower, StartRules.InverterW(unit.RatedPowerW), smallest[0].PlainW),
         };
         if (StartRules.GeneratorW(unit.RatedCapacityW, false) is { } plain)

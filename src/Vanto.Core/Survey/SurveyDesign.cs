@@ -281,6 +281,8 @@ public sealed record BatteryDesign : DesignPart
     [Field(QuantityKind.Current, 5, 2000, Label = "Discharge limit of one block", Help = "the management board's continuous rating; empty takes 1 A for each Ah", Optional = true)] public double? BlockLimitA { get; init; }
     [Field(QuantityKind.Length, 0, 30, Label = "Cable to the inverter, one way")] public double CableM { get; init; } = 1.5;
     [Field(QuantityKind.ConductorArea, 2, 400, Label = "Size of that cable")] public double CableMm2 { get; init; } = 50;
+    [Field(QuantityKind.Current, 100, 100000, Label = "Its main fuse interrupts up to", Help = "the interrupting rating on the fuse, not its amperes; empty where it states none", Optional = true)] public double? FuseInterruptsA { get; init; }
+    [Ask("Blocks differ in kind, size or age")] public bool Mixed { get; init; }
 
     /// <summary>Nominal voltage of the bank.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
@@ -303,6 +305,34 @@ public sealed record InverterDesign : DesignPart
     [Field(QuantityKind.Voltage, 100, 250, Label = "Output")] public double OutputV { get; init; } = 120;
     [Field(QuantityKind.ElectricPower, 0, 300, Label = "Draws when idle", Optional = true)] public double? IdleW { get; init; }
     [Ask("Its heat stays in the cooled space")] public bool Inside { get; init; }
+    [Ask("Modified sine wave", Help = "cheap inverters; no compressor starts on it")] public bool ModifiedSine { get; init; }
+    [Field(QuantityKind.Temperature, -20, 60, Label = "It stands in", Help = "1 % less for each degree above 25 °C; a maker's derate replaces it")] public double AmbientC { get; init; } = 25;
+    [Field(QuantityKind.ApparentPower, 100, 30000, Label = "Its label in VA", Help = "where it gives both, the smaller counts", Optional = true)] public double? LabelVa { get; init; }
+    [Field(QuantityKind.ElectricPower, 100, 90000, Label = "Peak on its label", Help = "worth nothing without the time it lasts; see below", Optional = true)] public double? PeakW { get; init; }
+
+    /// <summary>What its maker says it bears; where there is any, it replaces the class's typical curve.</summary>
+    [Ask("It bears, by its maker")] public IReadOnlyList<BearDesign> Bears { get; init; } = [];
+
+    /// <summary>Its maker's efficiency table; from two points on, the losses are fitted to it.</summary>
+    [Ask("Its efficiency, by its maker")] public IReadOnlyList<EfficiencyDesign> Efficiency { get; init; } = [];
+
+    /// <summary>Watts it gives for hours on end where it stands.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double ContinuousW => new InverterModel(Math.Min(RatedW, LabelVa ?? double.MaxValue), 0).ContinuousW(AmbientC);
+}
+
+/// <summary>Watts that an inverter bears for a time.</summary>
+public sealed record BearDesign : DesignPart
+{
+    [Field(QuantityKind.ElectricPower, 100, 90000, Label = "Bears")] public double PowerW { get; init; } = 4000;
+    [Field(QuantityKind.Seconds, 0.01, 7200, Label = "for")] public double Seconds { get; init; } = 5;
+}
+
+/// <summary>One point of an efficiency table.</summary>
+public sealed record EfficiencyDesign : DesignPart
+{
+    [Field(QuantityKind.ElectricPower, 10, 30000, Label = "At")] public double PowerW { get; init; } = 500;
+    [Field(QuantityKind.Fraction, 0.3, 0.999, Label = "it has")] public double Efficiency { get; init; } = 0.90;
 }
 
 /// <summary>The generator.</summary>

@@ -57,6 +57,10 @@ public static class SurveyStation
         return new Figure("Walls lose", clear + ribs, QuantityKind.ThermalTransmittance, working.Done());
     }
 
+    /// <summary>At the inverter's end of the cable the short is weaker; the fuse sits at the post.</summary>
+    private static double ShortCircuitA(BatteryDesign battery) =>
+        new BatteryBank(battery.Chemistry, (int)Math.Round(battery.BankV / 12 * CellData.Of(battery.Chemistry).CellsPer12V), battery.BlockAh * battery.Blocks, battery.TemperatureC).ShortCircuitA(0);
+
     private static IEnumerable<Finding> Findings(SurveyDesign survey, double wallU, List<SunHour> path)
     {
         if (wallU > 3)
@@ -70,6 +74,10 @@ public static class SurveyStation
             yield return Finding.Of("sources.none", Severity.Caution, $"No source is on board: Start and Energy have nothing to run on.");
         if (sources.Battery.Fitted && sources.Battery.Chemistry is Chemistry.Lfp or Chemistry.Nmc && sources.Battery.TemperatureC <= 0)
             yield return Finding.Of("battery.cold-charge", Severity.Stop, $"A lithium bank at {sources.Battery.TemperatureC:Temperature} must not be charged. Warm it above 0 °C first.");
+        if (sources.Battery is { Fitted: true, Mixed: true })
+            yield return Finding.Of("battery.mixed", Severity.Stop, $"Blocks of different kind, size or age in one bank: the weakest is overcharged and emptied first. Take equal ones.");
+        if (sources.Battery.Fitted && MainFuse.Judge(ShortCircuitA(sources.Battery), sources.Battery.FuseInterruptsA) is { } fuse)
+            yield return fuse;
         if (sources.Generator is { Fitted: true, AutoStart: true, CoAlarm: false })
             yield return Finding.Of("gen.co", Severity.Stop, $"The generator starts by itself without a tried carbon monoxide alarm. Exhaust kills sleepers; fit and try alarms first.");
     }

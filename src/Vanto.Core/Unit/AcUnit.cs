@@ -28,7 +28,7 @@ public sealed record AcUnit
     [Field(QuantityKind.Power, 0, 20000, Label = "Lowest steady cooling")] public double MinCapacityW { get; init; }
     [Field(QuantityKind.Power, 0, 28000, Label = "Highest cooling")] public double MaxCapacityW { get; init; }
     [Field(QuantityKind.Current, 0, 100, Label = "Compressor running current (RLA)")] public double RlaA { get; init; }
-    [Field(QuantityKind.Current, 0, 400, Label = "Compressor locked-rotor current (LRA)")] public double LraA { get; init; }
+    [Field(QuantityKind.Current, 0, 400, Label = "Compressor locked-rotor current (LRA)", Help = "0 where the plate does not say; 5.2 times RLA is taken then")] public double LraA { get; init; }
     [Field(QuantityKind.Fraction, 0.5, 1, Label = "Power factor running")] public double PowerFactorRun { get; init; } = 0.97;
     [Field(QuantityKind.Fraction, 0.3, 0.95, Label = "Power factor, rotor locked")] public double PowerFactorLockedRotor { get; init; } = 0.80;
     [Field(QuantityKind.ElectricPower, 5, 500, Label = "Fan")] public double FanPowerW { get; init; } = 110;
@@ -40,6 +40,8 @@ public sealed record AcUnit
     [Field(QuantityKind.Mass, 1, 500, Label = "Weight")] public double MassKg { get; init; } = 33;
     [Field(QuantityKind.Power, 0, 30000, Label = "Rated heating at 8.3 °C", Help = "0 where it only cools")] public double HeatingW { get; init; }
     [Field(QuantityKind.Temperature, -40, 15, Label = "Heats down to")] public double HeatingLowestC { get; init; } = -15;
+    [Field(QuantityKind.Current, 1, 150, Label = "Minimum circuit ampacity (MCA)", Help = "empty is estimated", Optional = true)] public double? McaA { get; init; }
+    [Field(QuantityKind.Current, 1, 150, Label = "Largest breaker or fuse (MOCP)", Help = "empty is estimated", Optional = true)] public double? MocpA { get; init; }
     [Field(QuantityKind.Number, 10, 100, Label = "Noise indoors, dB(A)", Optional = true)] public double? NoiseInDb { get; init; }
     [Field(QuantityKind.Number, 10, 110, Label = "Noise outdoors, dB(A)", Optional = true)] public double? NoiseOutDb { get; init; }
 
@@ -51,6 +53,12 @@ public sealed record AcUnit
 
     /// <summary>True for rooftop and portable units, whose fan may rest with the compressor.</summary>
     public bool FanRestsWithCompressor => Kind is AcKind.RooftopSingleSpeed or AcKind.RailingPortable or AcKind.DcNativeRooftop;
+
+    /// <summary>True where a single-speed unit's plate gives no locked-rotor current.</summary>
+    public bool LraEstimated => SingleSpeed && LraA <= 0;
+
+    /// <summary>Locked-rotor current: the plate's, else 5.2 times the running current, common practice.</summary>
+    public double LockedRotorA => LraEstimated ? 5.2 * RlaA : LraA;
 
     /// <summary>Lowest steady share of the rated capacity.</summary>
     public double MinShare => SingleSpeed ? 1 : MinCapacityW / RatedCapacityW;

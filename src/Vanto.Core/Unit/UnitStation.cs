@@ -145,7 +145,7 @@ public static class UnitStation
             : Capacity.SettledModulating(unit.RatedCapacityW, unit.MinShare, evening).RelativeHumidityPct;
         var runA = unit.RatedPowerW / (unit.SupplyVoltageV * unit.PowerFactorRun);
         var (level, words) = Band(unit, ratio, load, lowest, below);
-        return new Candidate(unit.Id, unit.Kind, unit.SupplyVoltageV, unit.IsDc, unit.RatedCapacityW, most, power, lowest, unit.SingleSpeed ? unit.LraA : runA, runA, unit.MassKg, ratio, below, humidity, level, words, unit.NoiseInDb, unit.NoiseOutDb);
+        return new Candidate(unit.Id, unit.Kind, unit.SupplyVoltageV, unit.IsDc, unit.RatedCapacityW, most, power, lowest, unit.SingleSpeed ? unit.LockedRotorA : runA, runA, unit.MassKg, ratio, below, humidity, level, words, unit.NoiseInDb, unit.NoiseOutDb);
     }
 
     private static (Severity? Level, Phrase Words) Band(AcUnit unit, double ratio, LoadAssessment load, double lowest, int below)
@@ -194,6 +194,10 @@ public static class UnitStation
             yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), remedies);
         else if (chosen.EveningRhPct > 55)
             yield return Finding.Of("air.damp", Severity.Note, $"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity.");
+        if (Nameplate.Of(unit) is { Estimated: true } circuit)
+            yield return circuit.MocpA is { } mocp
+                ? Finding.Of("unit.plate-estimated", Severity.Note, $"Where the plate is gone: a circuit of at least {circuit.McaA:Current} on at most {mocp:Current}. Estimated; the plate wins.")
+                : Finding.Of("unit.plate-estimated", Severity.Note, $"Where the plate is gone: a circuit of at least {circuit.McaA:Current}. Estimated; the plate wins.");
         var air = load.OutdoorC.Max() + design.InletRiseK;
         if (air > unit.MaxOutdoorC)
             yield return Finding.Of("unit.outdoor-limit", air > unit.MaxOutdoorC + 4 ? Severity.Stop : Severity.Caution, $"The air at its condenser reaches {air:Temperature}; the unit ends at {unit.MaxOutdoorC:Temperature}.");
@@ -253,7 +257,7 @@ public static class OwnUnits
             errors.Add(InputError.Fault("unit.own.id", unit.Id, "an own unit needs a name that the catalogue does not use"));
         Fault(unit.RatedCapacityW / unit.RatedPowerW is < 1.5 or > 8, "ratedPowerW", unit.RatedPowerW, FormattableString.Invariant($"cooling over input is {unit.RatedCapacityW / unit.RatedPowerW:0.0}; it must be 1.5 to 8"));
         if (unit.SingleSpeed)
-            Fault(unit.LraA < 2.5 * unit.RlaA || unit.RlaA <= 0, "lraA", unit.LraA, FormattableString.Invariant($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:0.#} A); got {unit.LraA} A"));
+            Fault(unit.RlaA <= 0 || unit.LraA > 0 && unit.LraA < 2.5 * unit.RlaA, "lraA", unit.LraA, FormattableString.Invariant($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:0.#} A); got {unit.LraA} A"));
         else
         {
             Fault(unit.MinCapacityW / unit.RatedCapacityW is < 0.20 or >= 1, "minCapacityW", unit.MinCapacityW, "lowest steady cooling must be 20 to 100 % of the rated");

@@ -108,7 +108,7 @@ public static class DemoRigs
                 ],
                 Sources = new SourcesDesign
                 {
-                    Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 3, CapacityLeft = 0.9, TemperatureC = 30 },
+                    Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 3, CapacityLeft = 0.9, TemperatureC = 30, FuseInterruptsA = 20000 },
                     Inverter = new InverterDesign { RatedW = 3000, OutputV = 120 },
                     Modules = Large(6) with { Series = 3 },
                     Controller = new ControllerDesign { Known = true, MaxV = 150, MinV = 33, TrackMaxV = 145, ShortMaxA = 60, WorkMaxA = 50 },
@@ -152,7 +152,7 @@ public static class DemoRigs
                 ],
                 Sources = new SourcesDesign
                 {
-                    Battery = new BatteryDesign { NominalV = 12, BlockAh = 280, Blocks = 1, CableM = 1, CableMm2 = 70, TemperatureC = 20 },
+                    Battery = new BatteryDesign { NominalV = 12, BlockAh = 280, Blocks = 1, CableM = 1, CableMm2 = 70, TemperatureC = 20, FuseInterruptsA = 20000 },
                     Inverter = new InverterDesign { Fitted = false },
                     Modules = Large(1),
                     Alternator = new AlternatorDesign { PowerW = 700, From = 16, To = 17.5 },
@@ -195,7 +195,7 @@ public static class DemoRigs
                 ],
                 Sources = new SourcesDesign
                 {
-                    Battery = new BatteryDesign { NominalV = 24, BlockAh = 280, Blocks = 1, TemperatureC = 30, CableM = 2, CableMm2 = 70 },
+                    Battery = new BatteryDesign { NominalV = 24, BlockAh = 280, Blocks = 1, TemperatureC = 30, CableM = 2, CableMm2 = 70, FuseInterruptsA = 20000 },
                     Inverter = new InverterDesign { RatedW = 1600, OutputV = 230, IdleW = 15 },
                     Generator = new GeneratorDesign { Fitted = true, Kind = GeneratorKind.Conventional, Fuel = FuelKind.Diesel, OutputV = 230, RatedW = 1800, MaximumW = 2200, ChargerW = 1400, AutoStart = true, CoAlarm = true, StartSoc = 0.4, StopSoc = 0.85 },
                     Modules = Large(2) with { Mounting = ModuleMounting.WellCooled },

@@ -62,8 +62,10 @@ const battery = [
   'temperatureC',
   'cableM',
   'cableMm2',
+  'fuseInterruptsA',
+  'mixed',
 ].map((f) => '/survey/sources/battery/' + f);
-const inverter = ['class', 'ratedW', 'outputV', 'idleW', 'inside'].map((f) => '/survey/sources/inverter/' + f);
+const inverter = ['class', 'ratedW', 'outputV', 'idleW', 'ambientC', 'inside', 'modifiedSine'].map((f) => '/survey/sources/inverter/' + f);
 const generator = [
   'kind',
   'fuel',
@@ -191,6 +193,23 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
         title="Inverter"
         :paths="['/survey/sources/inverter/fitted', ...(rig.design!.survey.sources.inverter.fitted ? inverter : [])]"
       />
+      <AskGroup
+        v-if="rig.design!.survey.sources.inverter.fitted"
+        title="Inverter, as its maker describes it"
+        :paths="['/survey/sources/inverter/labelVa', '/survey/sources/inverter/peakW']"
+        :open="false"
+      >
+        <AskRows path="/survey/sources/inverter/bears" one="watts and seconds">
+          <template #default="{ path }">
+            <AskField v-for="f in ['powerW', 'seconds']" :key="f" :path="`${path}/${f}`" />
+          </template>
+        </AskRows>
+        <AskRows path="/survey/sources/inverter/efficiency" one="efficiency">
+          <template #default="{ path }">
+            <AskField v-for="f in ['powerW', 'efficiency']" :key="f" :path="`${path}/${f}`" />
+          </template>
+        </AskRows>
+      </AskGroup>
       <AskGroup title="Solar modules" :paths="modules" />
       <AskGroup title="Charging while driving" :paths="alternator" :open="false" />
       <AskGroup

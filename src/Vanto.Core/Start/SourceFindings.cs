@@ -1,0 +1,39 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Start;
+
+/// <summary>What there is to say of the source itself and of what helps the start, whatever the trace shows.</summary>
+internal static class SourceFindings
+{
+    public static IEnumerable<Finding> Of(SurveyDesign survey, StartDesign design, AcUnit unit)
+    {
+        var inverter = survey.Sources.Inverter;
+        if (design.On == SourceChoice.Inverter)
+        {
+            if (inverter.ModifiedSine)
+                yield return Finding.Of("source.waveform", Severity.Stop, $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave.");
+            if (inverter.PeakW is { } peak && inverter.Bears.Count == 0)
+                yield return Finding.Of("source.surge-time", Severity.Caution, $"{peak:ElectricPower} of peak say nothing without the time they last. What is typical of the class is taken; ask the maker for watts and seconds.");
+            if (inverter.LabelVa is { } va && va < inverter.RatedW)
+                yield return Finding.Of("source.va-not-w", Severity.Note, $"The label's {va:ApparentPower} are fewer than its watts; the smaller counts.");
+            if (inverter.ContinuousW < 0.999 * Math.Min(inverter.RatedW, inverter.LabelVa ?? double.MaxValue))
+                yield return Finding.Of("source.derate", Severity.Note, $"Where it stands, at {inverter.AmbientC:Temperature}, the inverter gives {inverter.ContinuousW:ElectricPower} for hours on end.");
+            if (inverter.Efficiency.Count >= 2)
+            {
+                var model = SourceBuilder.Inverter(inverter);
+                yield return Finding.Of("source.efficiency-fit", Severity.Note, $"Its losses are fitted to its maker's table: {model.Linear:Fraction} in proportion and {model.Quadratic:Fraction} at the rating with the square, off by {100 * OwnInverter.LargestMiss(model, inverter.Efficiency):Number} points at most.");
+            }
+        }
+        if (design.On is SourceChoice.Generator or SourceChoice.Shore && unit.Kind is AcKind.MiniSplitInverter or AcKind.PvAssistedSplit)
+            yield return Finding.Of("source.floating-neutral", Severity.Note, $"Some inverter-driven units and some pedestals refuse a floating neutral: one bond of neutral and earth, at the source in use.");
+        if (unit.SingleSpeed && design.Remedy == StartRemedy.SoftStarter)
+            yield return Finding.Of("start.learn", Severity.Note, $"A soft starter learns: make its first {LearningStarts} starts on shore or a large generator; the first on a small source may trip what later ones do not.");
+        if (unit.SingleSpeed && unit.LraEstimated)
+            yield return Finding.Of("start.lra-estimated", Severity.Note, $"The plate gives no locked-rotor current: {unit.LockedRotorA:Current} are taken, 5.2 times the running current. Measure it.");
+    }
+
+    /// <summary>Starts that a soft starter takes to learn; common practice.</summary>
+    private const int LearningStarts = 5;
+}
