@@ -2,6 +2,7 @@ using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Survey;
+using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;
 
@@ -14,8 +15,9 @@ namespace Vanto.Core.Energy;
 /// <param name="RoofLengthMm">Roof drawn.</param>
 /// <param name="RoofWidthMm">Its width.</param>
 /// <param name="Obstacles">What stands on it.</param>
+/// <param name="Unit">The unit among it, where it stands on the roof.</param>
 public sealed record ArrayView(
-    PvStringResult? Chosen, IReadOnlyList<PvStringResult> Allowed, double LowestC, double HotCellC, RoofPlan Roof, int RoofLengthMm, int RoofWidthMm, IReadOnlyList<RoofRectangle> Obstacles);
+    PvStringResult? Chosen, IReadOnlyList<PvStringResult> Allowed, double LowestC, double HotCellC, RoofPlan Roof, int RoofLengthMm, int RoofWidthMm, IReadOnlyList<RoofRectangle> Obstacles, RoofRectangle? Unit);
 
 /// <summary>Modules, strings and roof of a rig, and a bank in cold nights.</summary>
 internal static class ArrayFindings
@@ -25,7 +27,7 @@ internal static class ArrayFindings
     private const double HottestSun = 1000;
 
     /// <summary>The view.</summary>
-    public static ArrayView Of(SurveyDesign survey)
+    public static ArrayView Of(SurveyDesign survey, AcUnit unit)
     {
         var sources = survey.Sources;
         var modules = sources.Modules;
@@ -36,8 +38,8 @@ internal static class ArrayFindings
         var known = sources.Controller.Known && modules.Count > 0;
         var chosen = known && modules.Count % modules.Series == 0 ? PvStrings.Check(module, input, modules.Series, modules.Count / modules.Series, lowest, hot, modules.StringsFused) : null;
         var allowed = known ? PvStrings.Enumerate(module, input, modules.Count, lowest, hot, modules.StringsFused).Take(Shown).ToList() : [];
-        var (roof, obstacles) = Roof(survey);
-        return new ArrayView(chosen, allowed, lowest, hot, RoofPacking.Pack(roof), roof.LengthMm, roof.WidthMm, obstacles);
+        var (roof, obstacles, standing) = Roof(survey, unit.Kind is AcKind.RooftopSingleSpeed or AcKind.DcNativeRooftop);
+        return new ArrayView(chosen, allowed, lowest, hot, RoofPacking.Pack(roof), roof.LengthMm, roof.WidthMm, obstacles, standing);
     }
 
     /// <summary>What is wrong with it.</summary>
@@ -66,7 +68,7 @@ internal static class ArrayFindings
         [.. view.Allowed.Take(2).Select(a => new Remedy(Phrase.Of($"{a.Series} in a string, {a.Parallel} strings"), Phrase.Of($"{a.OpenColdV:Voltage} in the cold"),
             [new DesignChange("/survey/sources/modules/series", a.Series), new DesignChange("/survey/sources/modules/count", a.Modules)]))];
 
-    private static (Roof Roof, List<RoofRectangle> Obstacles) Roof(SurveyDesign survey)
+    private static (Roof Roof, List<RoofRectangle> Obstacles, RoofRectangle? Unit) Roof(SurveyDesign survey, bool unitOnRoof)
     {
         var on = survey.Sources.OnRoof;
         var modules = survey.Sources.Modules;
@@ -76,7 +78,12 @@ internal static class ArrayFindings
         var width = Math.Max(300, Down(on.WidthM ?? survey.Space.WidthM));
         List<RoofRectangle> stand = [.. on.Obstacles.Select(o => new RoofRectangle(Down(o.FromFrontM), Down(o.FromLeftM), Up(o.LengthM), Up(o.WidthM)))];
         List<RoofObstacle> obstacles = [.. stand.Select((r, i) => new RoofObstacle(r, Up(on.ClearanceM), Up(on.Obstacles[i].HeightM)))];
+        RoofRectangle? unit = unitOnRoof
+            ? new RoofRectangle(Down(on.UnitFromFrontM ?? Math.Max(0, length / 2000.0 - on.UnitLengthM / 2)), Down(on.UnitFromLeftM ?? Math.Max(0, width / 2000.0 - on.UnitWidthM / 2)), Up(on.UnitLengthM), Up(on.UnitWidthM))
+            : null;
+        if (unit is { } body)
+            obstacles.Add(new RoofObstacle(body, Up(on.ClearanceM), Up(on.UnitHeightM)));
         var (longer, shorter) = (Math.Max(modules.LengthM, modules.WidthM), Math.Min(modules.LengthM, modules.WidthM));
-        return (new Roof(length, width, Up(on.MarginM), Up(longer), Up(shorter), Up(on.GapM), obstacles, on.ShadowElevationDeg), stand);
+        return (new Roof(length, width, Up(on.MarginM), Up(longer), Up(shorter), Up(on.GapM), obstacles, on.ShadowElevationDeg), stand, unit);
     }
 }

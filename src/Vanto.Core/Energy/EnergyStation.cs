@@ -35,7 +35,7 @@ public static class EnergyStation
         var ledger = result.Ledger;
         var need = ledger.AirconWh + ledger.DcLoadWh + ledger.AcLoadWh + ledger.InverterLossWh;
         var budget = Budget(inputs, result, need);
-        var array = ArrayFindings.Of(inputs.Survey);
+        var array = ArrayFindings.Of(inputs.Survey, inputs.Unit);
         var findings = Findings(inputs, result, energyCase, hours, aim, ways, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
         return new EnergyAssessment(
             Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),

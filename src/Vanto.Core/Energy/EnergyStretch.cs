@@ -51,7 +51,7 @@ public static class EnergyStretch
             result.FuelLitres, ledger, [.. Findings(inputs, first, result, hours, failure).OrderByDescending(f => f.Level)], Remarkable(weather));
     }
 
-    /// <summary>The hottest week, the cloudiest of the warm half of the year, and the coldest.</summary>
+    /// <summary>The hottest week, the cloudiest of the warmest quarter of all, and the coldest.</summary>
     public static IReadOnlyList<RemarkableWeek> Remarkable(WeatherYear weather)
     {
         var days = weather.Hours / 24;
@@ -63,7 +63,7 @@ public static class EnergyStretch
             var (from, count) = (d * 24, WeekDays * 24);
             return new RemarkableWeek("", date.Month, date.Day, weather.AirC.AsSpan(from, count).ToArray().Average(), weather.GlobalWm2.AsSpan(from, count).ToArray().Sum() / 1000);
         }).ToList();
-        var warm = weeks.OrderByDescending(w => w.MeanC).Take(Math.Max(1, weeks.Count / 2));
+        var warm = weeks.OrderByDescending(w => w.MeanC).Take(Math.Max(1, weeks.Count / 4));
         return
         [
             weeks.MaxBy(w => w.MeanC)! with { Words = "hottest week" },

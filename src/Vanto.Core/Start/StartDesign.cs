@@ -13,6 +13,16 @@ public sealed record MeasuredMoment : DesignPart
     [Field(QuantityKind.Current, 0, 1000, Label = "Current")] public double CurrentA { get; init; }
 }
 
+/// <summary>Another compressor on the same source that must start too: a second unit, a fridge, an air compressor.</summary>
+public sealed record CompressorDesign : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "second unit";
+    [Field(QuantityKind.Current, 0.5, 100, Label = "Running current (RLA)")] public double RlaA { get; init; } = 7.6;
+    [Field(QuantityKind.Current, 0, 400, Label = "Locked-rotor current (LRA)", Help = "0 where the plate does not say; 5.2 times RLA is taken then")] public double LraA { get; init; }
+    [Field(QuantityKind.ElectricPower, 0, 500, Label = "Its fan")] public double FanW { get; init; } = 110;
+    [Ask("With a soft starter of 65 %")] public bool Soft { get; init; }
+}
+
 /// <summary>What the Start station is told.</summary>
 public sealed record StartDesign : DesignPart
 {
@@ -25,6 +35,7 @@ public sealed record StartDesign : DesignPart
     [Field(QuantityKind.Length, 0, 60, Label = "Cable to the unit, one way")] public double CableM { get; init; } = 5;
     [Field(QuantityKind.ConductorArea, 0.5, 60, Label = "Size of that cable")] public double CableMm2 { get; init; } = 3.31;
     [Field(QuantityKind.Current, 1, 400, Label = "Highest current measured", Help = "clamp meter with inrush function, on the source chosen, without a soft starter", Optional = true)] public double? MeasuredA { get; init; }
+    [Ask("Other compressors on the same source")] public IReadOnlyList<CompressorDesign> Further { get; init; } = [];
     [Ask("Measured start, from a logger")] public IReadOnlyList<MeasuredMoment> Measured { get; init; } = [];
 }
 

@@ -9,7 +9,8 @@ public sealed record StartOrderResult(IReadOnlyList<string> Order, bool AllStart
 /// <summary>Several units on one source: never two compressors at once, at least 10 s apart; each that runs is a load for the next. Common practice.</summary>
 public static class StartOrder
 {
-    private const int MostUnits = 6;
+    /// <summary>Orders of more are not tried.</summary>
+    public const int MostUnits = 6;
 
     /// <summary>One order.</summary>
     public static StartOrderResult Of(StartCase start, IReadOnlyList<UnitToStart> units)

@@ -12,8 +12,11 @@ public sealed record SmallestRow(SourceClass Class, double? PlainW, double? Soft
 /// <summary>How the start stands when something is worse than today.</summary>
 public sealed record SensitivityRow(string Words, StartOutcome Outcome, string Cause, double Used, double MaxA);
 
-/// <summary>What more there is to know of a start: other sources, worse days, rules of thumb.</summary>
-public sealed record StartStudyResult(IReadOnlyList<SmallestRow> Smallest, IReadOnlyList<SensitivityRow> Sensitivity, IReadOnlyList<RuleLine> Rules, double? SmallestBatteryA);
+/// <summary>Several compressors on the source in turn, and how it ends when all start at once.</summary>
+public sealed record StartTurns(StartOrderResult Best, StartOutcome AtOnce, string AtOnceCause);
+
+/// <summary>What more there is to know of a start: other sources, worse days, rules of thumb, and whose turn it is where several start.</summary>
+public sealed record StartStudyResult(IReadOnlyList<SmallestRow> Smallest, IReadOnlyList<SensitivityRow> Sensitivity, IReadOnlyList<RuleLine> Rules, double? SmallestBatteryA, StartTurns? Turns);
 
 /// <summary>Study of a single-speed unit's start beside the assessment: many starts, made when asked.</summary>
 public static class StartStudy
@@ -21,12 +24,13 @@ public static class StartStudy
     private const double ColdC = -5;
     private const double AgedLeft = 0.8;
     private const double HighM = 2000;
+    private const double SoftReduction = 0.65;
 
     /// <summary>The study; empty for units without a locked rotor.</summary>
     public static StartStudyResult Of(SurveyDesign survey, StartDesign design, AcUnit unit)
     {
         if (!unit.SingleSpeed || design.On == SourceChoice.Sun)
-            return new StartStudyResult([], [], [], null);
+            return new StartStudyResult([], [], [], null, null);
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
         var start = StartStation.Case(survey, design, unit, source);
         var alone = start with { Source = PowerSource.OfInverter(SourceClass.HighFrequencyInverter, source.Volts, 1000), Neighbours = [start.Neighbours[0]], Line = new Complex(0.05, 0) };
@@ -38,7 +42,28 @@ public static class StartStudy
             SmallestSource.Of(alone with { Remedy = StartRemedy.None }, kinds[k], derate)?.RatedW,
             SmallestSource.Of(alone with { Remedy = StartRemedy.SoftStarter, Reduction = soft }, kinds[k], derate)?.RatedW,
             SmallestSource.Of(alone with { Remedy = StartRemedy.HardStartKit }, kinds[k], derate)?.RatedW));
-        return new StartStudyResult(smallest, Sensitivity(survey, design, unit, start), Rules(unit, source, [.. smallest]), BatteryA(start));
+        return new StartStudyResult(smallest, Sensitivity(survey, design, unit, start), Rules(unit, source, [.. smallest]), BatteryA(start), Turns(design, unit, start));
+    }
+
+    private static StartTurns? Turns(StartDesign design, AcUnit unit, StartCase start)
+    {
+        if (design.Further.Count == 0)
+            return null;
+        if (design.Further.Count >= StartOrder.MostUnits)
+            throw new Findings.InputException("start.further", $"{design.Further.Count}", $"the order of at most {StartOrder.MostUnits} compressors is looked for, the unit among them");
+        List<UnitToStart> units = [new(unit.Id, start.Motor, start.Neighbours[0], start.Remedy, start.Reduction)];
+        foreach (var (c, i) in design.Further.Select((c, i) => (c, i)))
+        {
+            var lra = c.LraA > 0 ? c.LraA : StartRules.LraA(c.RlaA);
+            if (lra < 2.5 * c.RlaA)
+                throw new Findings.InputException($"start.further[{i}].lraA", FormattableString.Invariant($"{c.LraA} A"), FormattableString.Invariant($"LRA must be at least 2.5 × RLA ({2.5 * c.RlaA:0.#} A)"));
+            var motor = MotorModel.FromNameplate(unit.SupplyVoltageV, lra, c.RlaA);
+            units.Add(new UnitToStart(c.Name, motor, new NeighbourLoad("fan", c.FanW, 0.85, false), c.Soft && StartVerdict.ReductionFits(motor, SoftReduction) ? StartRemedy.SoftStarter : StartRemedy.None, SoftReduction));
+        }
+        var beside = start with { Neighbours = [.. start.Neighbours.Skip(1)] };
+        var sum = MotorModel.FromNameplate(unit.SupplyVoltageV, units.Sum(u => u.Motor.LraA), units.Sum(u => u.Motor.RlaA));
+        var together = StartVerdict.Of(beside with { Motor = sum, Remedy = StartRemedy.None, Neighbours = [.. units.Select(u => u.Fan), .. beside.Neighbours] });
+        return new StartTurns(StartOrder.Best(beside, units), together.Outcome, together.Cause);
     }
 
     private static List<SensitivityRow> Sensitivity(SurveyDesign survey, StartDesign design, AcUnit unit, StartCase now)

@@ -413,6 +413,11 @@ public sealed record RoofDesign : DesignPart
     [Field(QuantityKind.SmallLength, 0, 0.5, Label = "Between modules")] public double GapM { get; init; } = 0.02;
     [Field(QuantityKind.SmallLength, 0, 1, Label = "Clear of what stands on it")] public double ClearanceM { get; init; } = 0.05;
     [Field(QuantityKind.Degrees, 0, 80, Label = "No shadow from a sun above", Help = "0 leaves shadows out")] public double ShadowElevationDeg { get; init; }
+    [Field(QuantityKind.SmallLength, 0, 50, Label = "Rooftop unit from the front", Help = "empty sets it in the middle; only units that stand on the roof count", Optional = true)] public double? UnitFromFrontM { get; init; }
+    [Field(QuantityKind.SmallLength, 0, 10, Label = "Rooftop unit from the left", Optional = true)] public double? UnitFromLeftM { get; init; }
+    [Field(QuantityKind.SmallLength, 0.3, 2, Label = "Its length", Help = "typical of rooftop units; see its manual")] public double UnitLengthM { get; init; } = 1.05;
+    [Field(QuantityKind.SmallLength, 0.3, 1.5, Label = "Its width")] public double UnitWidthM { get; init; } = 0.70;
+    [Field(QuantityKind.SmallLength, 0.05, 1, Label = "Its height")] public double UnitHeightM { get; init; } = 0.30;
     [Ask("On the roof")] public IReadOnlyList<RoofObstacleDesign> Obstacles { get; init; } = [];
 }
 

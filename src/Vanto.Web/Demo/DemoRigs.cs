@@ -155,6 +155,7 @@ public static class DemoRigs
                     Battery = new BatteryDesign { NominalV = 12, BlockAh = 280, Blocks = 1, CableM = 1, CableMm2 = 70, TemperatureC = 20, FuseInterruptsA = 20000 },
                     Inverter = new InverterDesign { Fitted = false },
                     Modules = Large(1),
+                    OnRoof = new RoofDesign { UnitFromFrontM = 0.3 },
                     Alternator = new AlternatorDesign { PowerW = 700, From = 16, To = 17.5 },
                 },
             },

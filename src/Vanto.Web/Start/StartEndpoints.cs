@@ -33,5 +33,5 @@ public static class StartEndpoints
         await desk.View(id) is not { } view ? TypedResults.NotFound()
         : TypedResults.Ok(view.Assessment.Unit is { } unit && view.Assessment.Start is not null
             ? StartStudy.Of(view.Design.Survey, view.Design.Start, unit.Unit)
-            : new StartStudyResult([], [], [], null));
+            : new StartStudyResult([], [], [], null, null));
 }

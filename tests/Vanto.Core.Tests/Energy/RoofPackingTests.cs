@@ -1,6 +1,9 @@
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
+using Vanto.Core.Job;
 using Vanto.Core.Physics;
+using Vanto.Core.Survey;
+using Vanto.Core.Tests.References;
 
 namespace Vanto.Core.Tests.Energy;
 
@@ -55,6 +58,22 @@ public class RoofPackingTests
         RoofPacking.Pack(Van).Count.ShouldBeLessThan(RoofPacking.Pack(Van with { Obstacles = [] }).Count);
         var tall = Van with { Obstacles = [new(new(1450, 480, 700, 700), 50, 300)], ShadowElevationDeg = 20 };
         RoofPacking.Pack(tall).Count.ShouldBeLessThanOrEqualTo(RoofPacking.Pack(tall with { ShadowElevationDeg = 0 }).Count);
+    }
+
+    [Fact]
+    public void A_rooftop_unit_stands_on_its_own_roof_and_a_split_does_not()
+    {
+        var van = NewcomersVan.Design with { Survey = NewcomersVan.Design.Survey with { Sources = NewcomersVan.Design.Survey.Sources with { Modules = new ModulesDesign { Count = 1, LengthM = 1.2, WidthM = 0.54 } } } };
+        ArrayView Roof(string unit, RoofDesign? on = null) => Assessor.Assess(van with { Unit = van.Unit with { Chosen = unit }, Survey = van.Survey with { Sources = van.Survey.Sources with { OnRoof = on ?? new RoofDesign() } } }).Energy!.Array;
+        var split = Roof("MS-09-120");
+        split.Unit.ShouldBeNull();
+        var rooftop = Roof("RT-09-115");
+        var body = rooftop.Unit!.Value;
+        (body.X + body.LengthMm / 2.0).ShouldBe(rooftop.RoofLengthMm / 2.0, 2, "in the middle where nothing is said");
+        rooftop.Roof.Count.ShouldBeLessThan(split.Roof.Count);
+        foreach (var m in rooftop.Roof.Modules)
+            Overlap(m, body).ShouldBeFalse();
+        Roof("RT-09-115", new RoofDesign { UnitFromFrontM = 0.2, UnitFromLeftM = 0.3 }).Unit!.Value.X.ShouldBe(200);
     }
 
     [Theory]

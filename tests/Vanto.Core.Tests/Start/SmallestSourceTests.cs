@@ -78,6 +78,26 @@ public class SmallestSourceTests
     }
 
     [Fact]
+    public void Compressors_on_the_rig_get_their_turns_and_say_what_happens_all_at_once()
+    {
+        // The sheet of two units on a transformer inverter of 3,000 W; common practice, no published source.
+        var survey = NewcomersVan.Design.Survey;
+        survey = survey with { Devices = [], Sources = survey.Sources with { Inverter = new InverterDesign { Class = InverterClass.Transformer, RatedW = 3000 }, Battery = new BatteryDesign { NominalV = 48, BlockAh = 200, Blocks = 4 } } };
+        var small = UnitCatalogue.Find("RT-09-115")!;
+        var start = NewcomersVan.Design.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.None, Further = [new CompressorDesign { Name = "bunk unit", RlaA = small.RlaA, LraA = small.LraA, FanW = small.FanPowerW }] };
+        var turns = StartStudy.Of(survey, start, UnitCatalogue.Find("RT-13-115")!).Turns!;
+        turns.Best.AllStart.ShouldBeTrue();
+        turns.Best.Order.ShouldBe(["RT-13-115", "bunk unit"]);
+        StartStudy.Of(survey, start with { Further = [] }, UnitCatalogue.Find("RT-13-115")!).Turns.ShouldBeNull();
+        var weak = survey with { Sources = survey.Sources with { Inverter = survey.Sources.Inverter with { RatedW = 2000 } } };
+        var tight = StartStudy.Of(weak, start, UnitCatalogue.Find("RT-13-115")!).Turns!;
+        tight.AtOnce.ShouldNotBe(StartOutcome.Starts);
+        tight.Best.WorstUsed.ShouldBeGreaterThan(turns.Best.WorstUsed);
+        Should.Throw<Findings.InputException>(() => StartStudy.Of(survey, start with { Further = [new CompressorDesign { RlaA = 10, LraA = 20 }] }, UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further[0].lraA");
+        Should.Throw<Findings.InputException>(() => StartStudy.Of(survey, start with { Further = [.. Enumerable.Repeat(new CompressorDesign(), 6)] }, UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further");
+    }
+
+    [Fact]
     public void The_study_names_worse_days_and_none_of_them_is_easier()
     {
         var survey = NewcomersVan.Design.Survey;

@@ -17,6 +17,7 @@ const plate = ['openV', 'powerV', 'shortA', 'powerA', 'openPerK', 'seriesFuseA',
 const size = ['lengthM', 'widthM'].map((f) => at + 'modules/' + f);
 const input = ['maxV', 'minV', 'trackMaxV', 'shortMaxA', 'workMaxA'].map((f) => at + 'controller/' + f);
 const roof = ['lengthM', 'widthM', 'marginM', 'gapM', 'clearanceM', 'shadowElevationDeg'].map((f) => at + 'onRoof/' + f);
+const unit = ['unitFromFrontM', 'unitFromLeftM', 'unitLengthM', 'unitWidthM', 'unitHeightM'].map((f) => at + 'onRoof/' + f);
 const obstacle = ['name', 'fromFrontM', 'fromLeftM', 'lengthM', 'widthM', 'heightM'];
 const box = computed(() => `-40 -40 ${props.array.roofLengthMm + 80} ${props.array.roofWidthMm + 80}`);
 const fits = computed(() => props.array.roof.count);
@@ -44,6 +45,10 @@ function take(series: number, count: number): void {
         :class="i < modules.count ? 'planned' : 'free'"
       />
       <rect v-for="(o, i) in array.obstacles" :key="'o' + i" :x="o.x" :y="o.y" :width="o.lengthMm" :height="o.widthMm" class="obstacle" />
+      <g v-if="array.unit">
+        <rect :x="array.unit.x" :y="array.unit.y" :width="array.unit.lengthMm" :height="array.unit.widthMm" class="obstacle" />
+        <text :x="array.unit.x + array.unit.lengthMm / 2" :y="array.unit.y + array.unit.widthMm / 2" class="unit">unit</text>
+      </g>
     </svg>
     <p>
       <b>{{ fits }}</b> modules fit in straight rows, {{ modules.count }} are planned.
@@ -54,7 +59,7 @@ function take(series: number, count: number): void {
     </p>
     <div class="pair">
       <div>
-        <AskGroup title="The roof" :paths="[...size, ...roof]" :open="false">
+        <AskGroup title="The roof" :paths="[...size, ...roof, ...(array.unit ? unit : [])]" :open="false">
           <AskRows :path="at + 'onRoof/obstacles'" one="thing on the roof">
             <template #default="{ path }">
               <AskField v-for="f in obstacle" :key="f" :path="`${path}/${f}`" />
@@ -171,5 +176,11 @@ caption {
   text-align: left;
   font-weight: 650;
   padding: 6px 0 2px;
+}
+.unit {
+  fill: var(--ink);
+  font-size: 150px;
+  text-anchor: middle;
+  dominant-baseline: middle;
 }
 </style>

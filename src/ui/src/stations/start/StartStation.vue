@@ -2,7 +2,9 @@
 import { computed, ref } from 'vue';
 import { ask, Refused } from '../../api/client';
 import type { RigView, StartTrial } from '../../api/generated/schema';
+import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
+import AskRows from '../../parts/AskRows.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
@@ -207,6 +209,13 @@ function reduce(event: Event): void {
         </p>
         <p v-if="csvError" class="severity-stop" role="alert">{{ csvError }}</p>
         <p class="soft small">Time and current, the header says ms or s. The model is fitted to it and drawn beside it.</p>
+      </AskGroup>
+      <AskGroup v-if="single" title="Other compressors" :open="rig.design!.start.further.length > 0">
+        <AskRows path="/start/further" one="compressor">
+          <template #default="{ path }">
+            <AskField v-for="f in ['name', 'rlaA', 'lraA', 'fanW', 'soft']" :key="f" :path="`${path}/${f}`" />
+          </template>
+        </AskRows>
       </AskGroup>
       <AskGroup title="On beside it">
         <ul class="beside">

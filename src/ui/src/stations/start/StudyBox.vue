@@ -63,7 +63,20 @@ const watts = (w: number | null) => (w === null ? 'none' : shown(w, 'electricPow
       </table>
     </section>
     <section>
-      <h2>On a worse day</h2>
+      <template v-if="study.turns">
+        <h2>Whose turn it is</h2>
+        <ol data-turns>
+          <li v-for="name in study.turns.best.order" :key="name">{{ name }}</li>
+        </ol>
+        <p>
+          <span v-if="study.turns.best.allStart" class="pass">In this order all start</span>
+          <span v-else class="severity-stop">Not all start, in whatever order</span>, the worst uses
+          {{ shown(study.turns.best.worstUsed, 'fraction') }} of what the source bears. At least ten seconds apart; after power returns wait
+          three minutes. All at once: {{ ends[study.turns.atOnce]
+          }}{{ study.turns.atOnce === 'starts' ? '' : ', ' + study.turns.atOnceCause }}.
+        </p>
+      </template>
+      <h2 :class="{ next: study.turns }">On a worse day</h2>
       <table class="sheet" data-worse>
         <tbody>
           <tr v-for="s in study.sensitivity" :key="s.words">
@@ -88,5 +101,8 @@ const watts = (w: number | null) => (w === null ? 'none' : shown(w, 'electricPow
 }
 .pass {
   color: var(--pass);
+}
+.next {
+  margin-top: 14px;
 }
 </style>
