@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Core.Unit;
@@ -25,8 +26,8 @@ public sealed class EnergySimulation
     private readonly double _hours;
     private bool _airLocked, _cutOff, _generatorOn, _compressorOn;
     private double _generatorRunS, _sinceChangeS = LongAgoS;
-    private Flows _now, _sum;
-    private double _pvAvailable, _shore, _generator, _batteryLoss, _cooling;
+    private Flows _now;
+    private Totals _sum;
 
     private EnergySimulation(EnergyCase energyCase, IEnergyCabin? cabin)
     {
@@ -82,7 +83,13 @@ public sealed class EnergySimulation
             throw new InputException(errors);
     }
 
-    /// <summary>Watts of one step, or their sum in Wh.</summary>
+    /// <summary>Watts of all steps added up.</summary>
+    private struct Totals
+    {
+        public double ArrayW, PvDcW, DirectW, AlternatorW, ShoreW, GeneratorW, ChargerW, InverterLossW, DcLoadW, AcLoadW, AirconW, CoolingW, BatteryLossW;
+    }
+
+    /// <summary>Watts of one step.</summary>
     private struct Flows
     {
         public double AirconW, SourceW, ChargerW, InverterLossW, PvDcW, DirectW, AlternatorW, DcLoadW, AcLoadW, NetW;
@@ -221,7 +228,7 @@ public sealed class EnergySimulation
         now.NetW = Math.Abs(net) < 1e-9 ? 0 : net;
         if (_bank.TryStep(now.NetW, c.Levels.Cut, out var loss))
         {
-            _batteryLoss += loss * _hours;
+            _sum.BatteryLossW += loss;
             return true;
         }
         return pass == 2 && Empty();
@@ -258,19 +265,29 @@ public sealed class EnergySimulation
             now.Air = new OperatingResult(RunMode.Standby, 0, 0, 0, unit.StandbyPowerW);
             return;
         }
-        if (_cabin is null)
+        if (_cabin is not null)
         {
-            var draw = _case.AirconW![k];
-            now.Air = draw <= cap + 1e-9 ? new OperatingResult(RunMode.Modulating, 0, 0, 0, draw) : new OperatingResult(RunMode.Blocked, 0, 0, 0, unit.StandbyPowerW);
-            if (draw > cap + 1e-9)
-                _result.AirOffHour ??= k * _hours;
+            AirconOf(_cabin, k, set, cap);
             return;
         }
-        now.SensibleShare = Performance.SensibleShare(unit.SensibleHeatRatio, _cabin.AirC, _cabin.WetBulbC);
-        var full = Performance.FullLoad(unit, _case.OutdoorC[k], _cabin.WetBulbC, _case.InletRiseK).Times(_case.CapacityFactor);
+        var draw = _case.AirconW![k];
+        var carried = draw <= cap + 1e-9;
+        now.Air = new OperatingResult(carried ? RunMode.Modulating : RunMode.Blocked, 0, 0, 0, carried ? draw : unit.StandbyPowerW);
+        if (!carried)
+            _result.AirOffHour ??= k * _hours;
+    }
+
+    // Kept apart so that a run without a cabin does not pay for its room on the stack.
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private void AirconOf(IEnergyCabin cabin, int k, double set, double cap)
+    {
+        var unit = _case.Unit;
+        ref var now = ref _now;
+        now.SensibleShare = Performance.SensibleShare(unit.SensibleHeatRatio, cabin.AirC, cabin.WetBulbC);
+        var full = Performance.FullLoad(unit, _case.OutdoorC[k], cabin.WetBulbC, _case.InletRiseK).Times(_case.CapacityFactor);
         if (!unit.SingleSpeed || _dt > ThermostatStepS)
         {
-            var demand = Math.Max(0, _cabin.RequiredSensible(set)) / now.SensibleShare;
+            var demand = Math.Max(0, cabin.RequiredSensible(set)) / now.SensibleShare;
             if (!unit.SingleSpeed && _case.LowestOnly is { } lowest && lowest[k])
                 demand = Math.Min(demand, unit.MinCapacityW * full.CapacityFactor);
             now.Air = Performance.Operate(unit, full, demand, cap, _case.FanOn);
@@ -328,20 +345,20 @@ public sealed class EnergySimulation
                 _result.HeldHours += over == 0 ? _hours : 0;
             }
         }
-        _pvAvailable += arrayW * _hours;
-        sum.PvDcW += f.PvDcW * _hours;
-        sum.DirectW += f.DirectW * _hours;
-        sum.AlternatorW += f.AlternatorW * _hours;
+        sum.ArrayW += arrayW;
+        sum.PvDcW += f.PvDcW;
+        sum.DirectW += f.DirectW;
+        sum.AlternatorW += f.AlternatorW;
         if (fromShore)
-            _shore += (f.SourceW + f.ChargerW) * _hours;
+            sum.ShoreW += f.SourceW + f.ChargerW;
         else
-            _generator += (f.SourceW + f.ChargerW) * _hours;
-        sum.ChargerW += f.ChargerW * _hours;
-        sum.InverterLossW += f.InverterLossW * _hours;
-        sum.DcLoadW += f.DcLoadW * _hours;
-        sum.AcLoadW += f.AcLoadW * _hours;
-        sum.AirconW += f.AirconW * _hours;
-        _cooling += f.Air.CapacityW * _hours;
+            sum.GeneratorW += f.SourceW + f.ChargerW;
+        sum.ChargerW += f.ChargerW;
+        sum.InverterLossW += f.InverterLossW;
+        sum.DcLoadW += f.DcLoadW;
+        sum.AcLoadW += f.AcLoadW;
+        sum.AirconW += f.AirconW;
+        sum.CoolingW += f.Air.CapacityW;
         if (c.Recorded)
             Record(k, f, arrayW);
         if (_bank.Soc < _result.MinSoc)
@@ -371,25 +388,25 @@ public sealed class EnergySimulation
         var used = (_sum.PvDcW + _sum.DirectW) / efficiency;
         _result.Ledger = new EnergyLedger
         {
-            PvAvailableWh = _pvAvailable,
-            PvUsedWh = used,
-            CurtailedWh = _pvAvailable - used,
-            ControllerLossWh = used * (1 - efficiency),
-            AlternatorWh = _sum.AlternatorW,
-            ShoreWh = _shore,
-            GeneratorWh = _generator,
-            ChargerLossWh = _sum.ChargerW * (1 - _case.ChargerEfficiency),
-            InverterLossWh = _sum.InverterLossW,
-            DcLoadWh = _sum.DcLoadW,
-            AcLoadWh = _sum.AcLoadW,
-            AirconWh = _sum.AirconW,
-            BatteryLossWh = _batteryLoss,
+            PvAvailableWh = _sum.ArrayW * _hours,
+            PvUsedWh = used * _hours,
+            CurtailedWh = (_sum.ArrayW - used) * _hours,
+            ControllerLossWh = used * (1 - efficiency) * _hours,
+            AlternatorWh = _sum.AlternatorW * _hours,
+            ShoreWh = _sum.ShoreW * _hours,
+            GeneratorWh = _sum.GeneratorW * _hours,
+            ChargerLossWh = _sum.ChargerW * (1 - _case.ChargerEfficiency) * _hours,
+            InverterLossWh = _sum.InverterLossW * _hours,
+            DcLoadWh = _sum.DcLoadW * _hours,
+            AcLoadWh = _sum.AcLoadW * _hours,
+            AirconWh = _sum.AirconW * _hours,
+            BatteryLossWh = _sum.BatteryLossW * _hours,
             StoredWh = (_case.Bank.StoredJ(_bank.Soc) - _case.Bank.StoredJ(_case.StartSoc)) / 3600,
         };
         _result.Steps = steps;
-        _result.CoolingWh = _cooling;
+        _result.CoolingWh = _sum.CoolingW * _hours;
         _result.EndSoc = _bank.Soc;
-        _result.DutyAgainstRated = _sum.AirconW / (_case.Unit.RatedPowerW * Math.Max(1, steps) * _hours);
+        _result.DutyAgainstRated = _sum.AirconW / (_case.Unit.RatedPowerW * Math.Max(1, steps));
         if (Math.Abs(_result.Ledger.ResidualWh) > 1e-6 * Math.Max(1, _result.Ledger.ThroughputWh))
             throw new InvalidOperationException(FormattableString.Invariant($"the energy of the run does not close: {_result.Ledger.ResidualWh} Wh"));
         return _result;

@@ -1,16 +1,21 @@
 namespace Vanto.Core.Physics;
 
 /// <summary>
-/// A bank on its way through a run of equal steps. Between two points of its curves voltage and resistance are straight lines, so that the
-/// current of a step of constant power is the root of one quadratic; a step that crosses a point, or drains lead faster than its rate, is
-/// left to <see cref="BatteryBank.Step"/>. Both agree to rounding.
+/// A bank on its way through a run of equal steps. Between two points of its curves voltage is a straight line, so that the charge at which
+/// a step of constant power ends is the root of one quadratic, tried segment by segment; only a step that drains lead faster than its rate
+/// is left to <see cref="BatteryBank.Step"/>. Both agree to rounding.
 /// </summary>
 public sealed class BankRun
 {
     private readonly BatteryBank _bank;
     private readonly double[] _points;
     private readonly double[] _voltage, _voltageSlope, _ohm, _ohmSlope;
-    private readonly double _seconds, _socPerAmp, _gain;
+
+    /// <summary>Voltage integrated over the charge from empty to each point, V.</summary>
+    private readonly double[] _integral;
+    private const double Rounding = 1 + 1e-12;
+
+    private readonly double _seconds, _socPerAmp, _ampPerSoc, _gain, _mostA, _cutOffV;
     private readonly bool _peukert;
     private int _segment;
 
@@ -23,11 +28,14 @@ public sealed class BankRun
         _bank = bank;
         _seconds = seconds;
         _socPerAmp = seconds / (3600 * bank.CapacityAh);
+        _ampPerSoc = 1 / _socPerAmp;
+        (_mostA, _cutOffV) = (Rounding * bank.ContinuousA, bank.CutOffVoltage);
         _gain = bank.Cell.CoulombicEfficiency;
         _peukert = bank.Cell.Peukert != 1;
         _points = bank.Cell.SocPoints;
         var count = _points.Length - 1;
         (_voltage, _voltageSlope, _ohm, _ohmSlope) = (new double[count], new double[count], new double[count], new double[count]);
+        _integral = new double[count + 1];
         for (var i = 0; i < count; i++)
         {
             var width = _points[i + 1] - _points[i];
@@ -35,6 +43,7 @@ public sealed class BankRun
             _voltageSlope[i] = (bank.OpenCircuitVoltage(_points[i + 1]) - _voltage[i]) / width;
             _ohm[i] = bank.Resistance(_points[i]);
             _ohmSlope[i] = (bank.Resistance(_points[i + 1]) - _ohm[i]) / width;
+            _integral[i + 1] = _integral[i] + (_voltage[i] + 0.5 * _voltageSlope[i] * width) * width;
         }
         MoveTo(soc);
     }
@@ -67,10 +76,13 @@ public sealed class BankRun
     public double Acceptable(double powerW)
     {
         // Charging lifts the voltage: the current is below power over resting voltage.
-        var most = powerW / Voltage;
-        if (most <= _bank.ChargeAcceptance(Soc) && Soc + _gain * most * _socPerAmp <= 1)
+        var most = Math.Min(_bank.ChargeAcceptance(Soc), (1 - Soc) * _ampPerSoc / _gain);
+        if (powerW <= most * Voltage)
             return powerW;
-        return Math.Min(powerW, _bank.MaxCharge(Soc, _seconds).PowerW);
+        var current = most;
+        var next = Math.Min(1, Soc + _gain * current * _socPerAmp);
+        var mean = next - Soc < 1e-12 ? Voltage : (Integral(next) - Integral(Soc)) / (next - Soc);
+        return Math.Min(powerW, current * (mean + current * Ohm));
     }
 
     /// <summary>Takes a step at a constant power, W, positive charging. False, and nothing moves, when a discharge is more than the bank gives down to a floor.</summary>
@@ -85,30 +97,70 @@ public sealed class BankRun
         var charging = powerW > 0;
         if (!charging && Soc <= floor)
             return false;
-        if (charging || !_peukert)
-        {
-            var socPerAmp = charging ? _gain * _socPerAmp : -_socPerAmp;
-            // P = I·(V + ½·dV/ds·Δs) + R·I², current positive charging; Δs in proportion to I.
-            var square = Ohm + 0.5 * _voltageSlope[_segment] * Math.Abs(socPerAmp);
-            var root = Voltage * Voltage + 4 * square * powerW;
-            if (root < 0)
-                return false;
-            var current = charging ? 2 * powerW / (Voltage + Math.Sqrt(root)) : -2 * powerW / (Voltage + Math.Sqrt(root));
-            var next = Soc + socPerAmp * current;
-            if (next >= _points[_segment] && next <= _points[_segment + 1])
-            {
-                if (!charging && (next < floor - 1e-12 || current > MostA()))
-                    return false;
-                var mean = Voltage + 0.5 * _voltageSlope[_segment] * (next - Soc);
-                lossW = current * current * Ohm + (charging ? (1 - _gain) * current * mean : 0);
-                MoveTo(next);
-                return true;
-            }
-        }
-        return TryLongStep(powerW, charging, floor, out lossW);
+        var socPerAmp = charging ? _gain * _socPerAmp : _socPerAmp;
+        if (End(powerW, socPerAmp, charging) is not { } next || next > 1)
+            return TryLongStep(powerW, charging, floor, out lossW);
+        var current = Math.Abs(next - Soc) * (charging ? _ampPerSoc / _gain : _ampPerSoc);
+        if (!charging && _peukert && _bank.EffectiveCurrent(current) > current)
+            return TryLongStep(powerW, charging, floor, out lossW);
+        if (!charging && (next < floor - 1e-12 || !Gives(current)))
+            return false;
+        lossW = current * current * Ohm;
+        if (charging && next > Soc)
+            lossW += (1 - _gain) * current * (Integral(next) - Integral(Soc)) / (next - Soc);
+        MoveTo(next);
+        return true;
     }
 
-    private double MostA() => (1 + 1e-12) * Math.Min(_bank.ContinuousA, Math.Min((Voltage - _bank.CutOffVoltage) / Ohm, Voltage / (2 * Ohm)));
+    /// <summary>
+    /// Charge at the end of a step, d = next − soc in proportion to the current: σ²·P = σ·∫V ds + R·d², quadratic within a segment. Null where
+    /// no root is left: more than the bank can give, or past the ends of its curve.
+    /// </summary>
+    private double? End(double powerW, double socPerAmp, bool charging)
+    {
+        var i = _segment;
+        var from = Soc;
+        var start = Integral(Soc);
+        var target = socPerAmp * socPerAmp * powerW;
+        while (true)
+        {
+            // The point the segment is entered at: the charge itself at first, then the point crossed.
+            var moved = from - Soc;
+            var (level, slope) = (_voltage[i] + _voltageSlope[i] * (from - _points[i]), _voltageSlope[i]);
+            var a = Ohm + 0.5 * socPerAmp * slope;
+            var b = 2 * Ohm * moved + socPerAmp * level;
+            var c = Ohm * moved * moved + socPerAmp * (Integral(from, i) - start) - target;
+            var root = b * b - 4 * a * c;
+            if (root < 0)
+                return null;
+            var next = from - 2 * c / (b + Math.Sqrt(root));
+            if (next >= _points[i] && next <= _points[i + 1])
+                return next;
+            (from, i) = charging ? (_points[i + 1], i + 1) : (_points[i], i - 1);
+            if (i < 0 || i >= _voltage.Length)
+                return null;
+        }
+    }
+
+    private double Integral(double soc)
+    {
+        var i = _segment;
+        while (i > 0 && soc < _points[i])
+            i--;
+        while (i < _voltage.Length - 1 && soc > _points[i + 1])
+            i++;
+        return Integral(soc, i);
+    }
+
+    private double Integral(double soc, int segment)
+    {
+        var into = soc - _points[segment];
+        return _integral[segment] + (_voltage[segment] + 0.5 * _voltageSlope[segment] * into) * into;
+    }
+
+    /// <summary>Within the rating, above the cut-off voltage and short of the most a source of this resistance gives.</summary>
+    private bool Gives(double current) =>
+        current <= _mostA && current * Ohm <= Rounding * (Voltage - _cutOffV) && 2 * current * Ohm <= Rounding * Voltage;
 
     private bool TryLongStep(double powerW, bool charging, double floor, out double lossW)
     {

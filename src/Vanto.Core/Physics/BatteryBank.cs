@@ -258,7 +258,7 @@ public sealed class BatteryBank
 
     private double NominalRate => AmpHours / 20;
 
-    private double EffectiveCurrent(double current) => _cell.Peukert == 1 ? current : current * Math.Max(1, Math.Pow(current / NominalRate, _cell.Peukert - 1));
+    internal double EffectiveCurrent(double current) => _cell.Peukert == 1 ? current : current * Math.Max(1, Math.Pow(current / NominalRate, _cell.Peukert - 1));
 
     private double RealCurrent(double effective) => effective <= NominalRate || _cell.Peukert == 1
         ? effective

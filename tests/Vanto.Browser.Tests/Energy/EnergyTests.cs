@@ -35,12 +35,37 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
     }
 
     [Fact]
+    public void A_generator_is_bought_and_its_map_drawn()
+    {
+        _screen.OpenRig("Marigold", "energy");
+        _screen.Unfold("May be bought");
+        _screen.See("[data-path='/energy/sizing/chooseGenerator']").SendKeys(Keys.Space);
+        _screen.Saved();
+        _screen.Press("find the smallest", "[data-sizing]");
+        var maps = _screen.Wait(() => _screen.All("[data-sizing] [role='radiogroup'] input") is { Count: > 1 } all ? all : null, "a map for each generator");
+        var drawn = _screen.All("[data-sizing] svg .holds").Count;
+        maps[^1].SendKeys(Keys.Space);
+        _screen.Until(() => _screen.All("[data-sizing] svg .holds").Count != drawn, "another map is drawn");
+        _screen.See("[data-sizing]", "hours a week");
+        var bought = _screen.Wait(() => _screen.All("[data-point] button").FirstOrDefault(b => b.GetAttribute("aria-label")!.Contains("with a generator", StringComparison.Ordinal)), "a kit with a generator");
+        bought.SendKeys(Keys.Enter);
+        _screen.See("[data-sizing]", "The rig has changed since");
+        _screen.Saved();
+        _screen.IsAccessible();
+        _screen.OpenRig("Marigold", "survey");
+        _screen.AllFindings();
+        _screen.See(".findings", "without a tried carbon monoxide alarm");
+        _screen.IsClean();
+    }
+
+    [Fact]
     public void A_search_is_stopped_and_nothing_has_happened()
     {
         _screen.OpenRig("Gannet's Rest", "energy");
         _screen.Unfold("Within");
         _screen.Type("/energy/sizing/mostBatteries", "40");
         _screen.Type("/energy/sizing/mostModules", "60");
+        _screen.Unfold("It must stand");
         _screen.Type("/energy/sizing/days", "14");
         _screen.Press("find the smallest", "[data-sizing]");
         _screen.See("[data-sizing] progress");

@@ -21,6 +21,22 @@ public sealed class StartTests(DemoServer demo) : StationTests(demo, "Thistle Va
     }
 
     [Fact]
+    public void Two_compressors_get_their_turns()
+    {
+        Screen.Unfold("Other compressors");
+        Screen.Press("one more compressor", ".say");
+        Screen.See("[data-turns]", "second unit");
+        Screen.See("[data-study]", "All at once");
+        Screen.Type("/start/further/0/lraA", "10");
+        Screen.Wait(() => Screen.All("[role='alert']").FirstOrDefault(a => a.Text.Contains("LRA must be at least", StringComparison.Ordinal)), "the values do not belong together");
+        Screen.Type("/start/further/0/lraA", "0");
+        Screen.Until(() => Screen.All("[role='alert']").Count == 0, "estimated from its running current");
+        Screen.Saved();
+        Screen.IsAccessible();
+        Screen.IsClean();
+    }
+
+    [Fact]
     public async Task A_measured_start_is_read_drawn_and_fitted()
     {
         Screen.See("[data-remedy='none'] button").SendKeys(Keys.Enter);

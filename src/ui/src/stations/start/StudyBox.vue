@@ -4,7 +4,7 @@ import { shown } from '../../parts/show';
 import { useStudy } from '../../parts/study';
 
 /** Other sources, worse days and the trade's rules beside the start; asked anew when the rig rests for a moment. */
-const { study } = useStudy<StartStudyResult>('start-study');
+const { study, fault } = useStudy<StartStudyResult>('start-study');
 const classes: Partial<Record<SourceClass, string>> = {
   highFrequencyInverter: 'high-frequency inverter',
   transformerInverter: 'transformer inverter',
@@ -22,6 +22,7 @@ const watts = (w: number | null) => (w === null ? 'none' : shown(w, 'electricPow
 </script>
 
 <template>
+  <p v-if="fault" role="alert" class="severity-stop">{{ fault }}</p>
   <div v-if="study && study.smallest.length" class="study" data-study>
     <section>
       <h2>The smallest that starts it alone</h2>
