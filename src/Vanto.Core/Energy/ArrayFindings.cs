@@ -34,7 +34,7 @@ internal static class ArrayFindings
         var module = new PvModule(modules.RatedW, modules.OpenV, modules.PowerV, modules.ShortA, modules.PowerA, modules.OpenPerK, SeriesFuseA: modules.SeriesFuseA);
         var input = new PvInput(sources.Controller.MaxV, sources.Controller.MinV, sources.Controller.TrackMaxV, sources.Controller.ShortMaxA, sources.Controller.WorkMaxA);
         var lowest = Math.Max(-40, survey.Climate.WinterC);
-        var hot = survey.Place.DryBulbC + Modules.RossCoefficient(modules.Mounting) * HottestSun;
+        var hot = survey.Place.DryBulbC + modules.CellRise(survey.Place.WindMs) * HottestSun;
         var known = sources.Controller.Known && modules.Count > 0;
         var chosen = known && modules.Count % modules.Series == 0 ? PvStrings.Check(module, input, modules.Series, modules.Count / modules.Series, lowest, hot, modules.StringsFused) : null;
         var allowed = known ? PvStrings.Enumerate(module, input, modules.Count, lowest, hot, modules.StringsFused).Take(Shown).ToList() : [];

@@ -134,7 +134,7 @@ public sealed class DayRun
             Assist = sources.Shore.Assist && inverter is not null,
             ShoreW = sources.Shore.Fitted ? Map(_ => sources.Shore.Volts * sources.Shore.BreakerA * 0.8) : null,
             Inverter = inverter is { } model ? new EnergyInverter(model, sources.Inverter.ContinuousW) : null,
-            Modules = new EnergyModules(sources.Modules.Count, sources.Modules.RatedW, Ross: Modules.RossCoefficient(sources.Modules.Mounting), DirectToUnit: _inputs.Unit.Kind == AcKind.PvAssistedSplit),
+            Modules = new EnergyModules(sources.Modules.Count, sources.Modules.RatedW, Ross: sources.Modules.CellRise(_inputs.Survey.Place.WindMs), DirectToUnit: _inputs.Unit.Kind == AcKind.PvAssistedSplit),
             Generator = Generator(sources, hasBank),
             GeneratorAllowed = Array.ConvertAll(_hours, h => Day.Within(h, sources.Generator.AllowedFrom, sources.Generator.AllowedTo)),
             ChargerAcMaxW = hasBank ? sources.Generator.ChargerW : 0,

@@ -211,7 +211,7 @@ public static class EnergyStation
             new("The day takes", need, QuantityKind.Energy, balance),
             new("The sun gives", ledger.PvAvailableWh, QuantityKind.Energy, Working.Start()
                 .Step("P", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{sources.Modules.Count} × {sources.Modules.RatedW} W, f {Modules.TypicalLosses}", ledger.PvAvailableWh, "Wh/day", Sources.Modules)
-                .Given("T_c", "T_a + k·G, k", Modules.RossCoefficient(sources.Modules.Mounting), "K·m²/W", Sources.CellTemperature).Done()),
+                .Given("T_c", "T_a + k·G, k", sources.Modules.CellRise(inputs.Survey.Place.WindMs), "K·m²/W", Sources.CellTemperature).Done()),
         };
         if (hasBattery)
         {

@@ -140,6 +140,15 @@ public sealed record DcSagInput : DesignPart
     [Field(ElectricPower, 0, 100000, Label = "Power drawn")] public double PowerW { get; init; } = 3270;
 }
 
+/// <summary>Inputs of <see cref="PhysicsCalculators.PeukertHours"/>.</summary>
+public sealed record PeukertInput : DesignPart
+{
+    [Field(Charge, 5, 20000, Label = "Bank")] public double AmpHours { get; init; } = 100;
+    [Field(QuantityKind.Hours, 1, 100, Label = "rated over")] public double ReferenceHours { get; init; } = 20;
+    [Field(QuantityKind.Number, 1, 1.5, Label = "Peukert exponent", Help = "AGM 1.12, flooded 1.25, lithium 1")] public double Exponent { get; init; } = 1.12;
+    [Field(Current, 0.1, 2000, Label = "Drawn")] public double CurrentA { get; init; } = 25;
+}
+
 /// <summary>Inputs of <see cref="PhysicsCalculators.ShortCircuit"/>.</summary>
 public sealed record ShortCircuitInput : DesignPart
 {
@@ -170,6 +179,9 @@ public sealed record PvPowerInput : DesignPart
     [Field(QuantityKind.Irradiance, 0, 1500, Label = "Sun on the module")] public double IrradianceWm2 { get; init; } = 950;
     [Field(Temperature, -40, 60, Label = "Air")] public double AirC { get; init; } = 32;
     [Ask("Mounted")] public ModuleMounting Mounting { get; init; } = ModuleMounting.LittleRearAir;
+    [Ask("Cells' heat is taken")] public CellModel Model { get; init; } = CellModel.Mounting;
+    [Field(Temperature, 35, 60, Label = "NOCT on the plate")] public double NoctC { get; init; } = 45;
+    [Field(Speed, 0, 40, Label = "Wind")] public double WindMs { get; init; } = 1;
     [Field(QuantityKind.Number, -0.006, -0.002, Label = "Power loss for each K")] public double Gamma { get; init; } = -0.0034;
     [Field(Fraction, 0.5, 1, Label = "Other losses leave")] public double Losses { get; init; } = 0.88;
 }
@@ -357,6 +369,16 @@ public static class PhysicsCalculators
         return result.Judge(bank.TooColdToCharge ? Finding.Of("battery.cold-charge", Severity.Stop, $"At {i.TemperatureC:Temperature} it must not be charged.") : null).Done();
     }
 
+    /// <summary>Hours of a lead bank at a steady current.</summary>
+    [Calculator("peukert-hours", "Hours of a lead bank", "Why half the amperes last more than twice as long", SourceIds = [nameof(Sources.Peukert)])]
+    public static CalculationResult PeukertHours(PeukertInput i)
+    {
+        var hours = Peukert.Hours(i.AmpHours, i.ReferenceHours, i.Exponent, i.CurrentA);
+        return new ResultBuilder()
+            .Step("t", "Hours", "H·(C/(I·H))^k", $"{i.ReferenceHours} × ({i.AmpHours}/({i.CurrentA} × {i.ReferenceHours}))^{i.Exponent}", hours, QuantityKind.Hours, Sources.Peukert)
+            .Step("Q", "Charge drawn", "I·t", $"{i.CurrentA} × {hours:0.###}", i.CurrentA * hours, Charge, Sources.Arithmetic).Done();
+    }
+
     /// <summary>Short circuit of a bank.</summary>
     [Calculator("short-circuit-current", "Short circuit of a bank", "What its main fuse must be able to break", SourceIds = [nameof(Sources.Battery)])]
     public static CalculationResult ShortCircuit(ShortCircuitInput i)
@@ -373,7 +395,7 @@ public static class PhysicsCalculators
     [Calculator("pv-power", "Module power", "What the modules give now", SourceIds = [nameof(Sources.Modules), nameof(Sources.CellTemperature)])]
     public static CalculationResult PvPower(PvPowerInput i)
     {
-        var k = Modules.RossCoefficient(i.Mounting);
+        var k = Modules.CellRise(i.Model, i.Mounting, i.NoctC, i.WindMs);
         var cell = i.AirC + k * i.IrradianceWm2;
         return new ResultBuilder()
             .Step("T_c", "Cells", "T_a + k·G", $"{i.AirC} + {k} × {i.IrradianceWm2}", cell, Temperature, Sources.CellTemperature)

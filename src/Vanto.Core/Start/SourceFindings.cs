@@ -29,11 +29,8 @@ internal static class SourceFindings
         if (design.On is SourceChoice.Generator or SourceChoice.Shore && unit.Kind is AcKind.MiniSplitInverter or AcKind.PvAssistedSplit)
             yield return Finding.Of("source.floating-neutral", Severity.Note, $"Some inverter-driven units and some pedestals refuse a floating neutral: one bond of neutral and earth, at the source in use.");
         if (unit.SingleSpeed && design.Remedy == StartRemedy.SoftStarter)
-            yield return Finding.Of("start.learn", Severity.Note, $"A soft starter learns: make its first {LearningStarts} starts on shore or a large generator; the first on a small source may trip what later ones do not.");
+            yield return Finding.Of("start.learn", Severity.Note, $"A soft starter learns: make its first {SoftStarter.LearningStarts} starts on shore or a large generator; the first on a small source may trip what later ones do not.");
         if (unit.SingleSpeed && unit.LraEstimated)
             yield return Finding.Of("start.lra-estimated", Severity.Note, $"The plate gives no locked-rotor current: {unit.LockedRotorA:Current} are taken, 5.2 times the running current. Measure it.");
     }
-
-    /// <summary>Starts that a soft starter takes to learn; common practice.</summary>
-    private const int LearningStarts = 5;
 }

@@ -39,6 +39,15 @@ public sealed record SoftStarterInput : DesignPart
     [Field(Seconds, 0, 2, Label = "Time")] public double TimeS { get; init; } = 0.3;
 }
 
+/// <summary>Inputs of <see cref="StartCalculators.Learning"/>.</summary>
+public sealed record LearningInput : DesignPart
+{
+    [Field(Fraction, 0.40, 0.80, Label = "Takes away at its first start")] public double First { get; init; } = 0.50;
+    [Field(Fraction, 0.40, 0.80, Label = "and once it has learned")] public double Final { get; init; } = 0.70;
+    [Field(Count, 2, 20, Label = "Starts it learns in")] public int Starts { get; init; } = 5;
+    [Field(Count, 1, 100, Label = "Start looked at")] public int Number { get; init; } = 1;
+}
+
 /// <summary>Inputs of <see cref="StartCalculators.AllowedTime"/>.</summary>
 public sealed record AllowedTimeInput : DesignPart
 {
@@ -71,6 +80,12 @@ public static class StartCalculators
             .Step("T", "Running torque", "I₂²·R2/s", $"synchronous watts", m.RunTorqueW, ElectricPower, Sources.MotorModel)
             .Step("M", "Inertia, W·s", "t₀/∫dn/(T_m − T_L)", $"t₀ {i.StartTimeS} s", m.InertiaWs, QuantityKind.Number, Sources.MotorModel).Done();
     }
+
+    /// <summary>What a soft starter takes away while it learns.</summary>
+    [Calculator("soft-starter-learning", "A soft starter learns", "Why the first starts belong on shore or a large generator", SourceIds = [nameof(Sources.Trade)])]
+    public static CalculationResult Learning(LearningInput i) => new ResultBuilder()
+        .Step("ρ", "It takes away", "ρ_final − (ρ_final − ρ_first)·(1 − (k − 1)/(N − 1))", $"start {i.Number} of {i.Starts}, {i.First} to {i.Final}", SoftStarter.Learned(i.First, i.Final, i.Starts, i.Number), Fraction, Sources.Trade)
+        .Judge(i.Number < i.Starts ? Finding.Of("start.learn", Severity.Note, $"Make the first {i.Starts} starts on shore power or a large generator.") : null).Done();
 
     /// <summary>Verdict on a start.</summary>
     [Calculator("start-verdict", "Will it start?", "Starts or trips, when and why", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves), nameof(Sources.FirstPeak)])]

@@ -19,7 +19,7 @@ internal static class SunStart
         if (modules.Count == 0)
             throw new InputException("survey.sources.modules.count", "0", "No modules are on the roof: there is no sun to run on.");
         var noon = Enumerable.Range(6, 14).Select(h => DesignDay.At(RigBox.Weather(survey.Place), h)).MaxBy(m => m.Sky.Global);
-        var cell = noon.AirC + Modules.RossCoefficient(modules.Mounting) * noon.Sky.Global;
+        var cell = noon.AirC + modules.CellRise(survey.Place.WindMs) * noon.Sky.Global;
         var array = ControllerEfficiency * Modules.Power(modules.Count, modules.RatedW, noon.Sky.Global, cell);
         var full = Performance.FullLoad(unit, outdoorC, 19.44);
         var least = Performance.Operate(unit, full, unit.MinCapacityW * full.CapacityFactor).PowerW;

@@ -370,6 +370,8 @@ public sealed record ModulesDesign : DesignPart
     [Field(QuantityKind.Count, 0, 200, Label = "Modules")] public int Count { get; init; }
     [Field(QuantityKind.ElectricPower, 5, 800, Label = "One module")] public double RatedW { get; init; } = 200;
     [Ask("Mounted")] public ModuleMounting Mounting { get; init; } = ModuleMounting.LittleRearAir;
+    [Ask("Cells' heat is taken")] public CellModel CellModel { get; init; } = CellModel.Mounting;
+    [Field(QuantityKind.Temperature, 35, 60, Label = "NOCT on the plate")] public double NoctC { get; init; } = 45;
     [Field(QuantityKind.Voltage, 5, 100, Label = "Open-circuit voltage of one")] public double OpenV { get; init; } = 24.3;
     [Field(QuantityKind.Voltage, 5, 90, Label = "Voltage at most power")] public double PowerV { get; init; } = 20.4;
     [Field(QuantityKind.Current, 0.5, 30, Label = "Short-circuit current")] public double ShortA { get; init; } = 10.3;
@@ -380,6 +382,10 @@ public sealed record ModulesDesign : DesignPart
     [Field(QuantityKind.SmallLength, 0.2, 1.5, Label = "Width of one")] public double WidthM { get; init; } = 0.67;
     [Field(QuantityKind.Count, 1, 40, Label = "In one string")] public int Series { get; init; } = 1;
     [Ask("Each string has its fuse")] public bool StringsFused { get; init; }
+
+    /// <summary>Kelvin of the cells above the air for each W/m² of sun.</summary>
+    /// <param name="windMs">Wind, m/s.</param>
+    public double CellRise(double windMs) => Physics.Modules.CellRise(CellModel, Mounting, NoctC, windMs);
 }
 
 /// <summary>The input that the modules feed: a charge controller, or a PV-assisted unit's own.</summary>

@@ -80,7 +80,7 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
     public void Modules_are_strung_and_laid_on_the_roof()
     {
         _screen.OpenRig("Marigold", "energy");
-        _screen.See("[data-array]", "modules fit in straight rows");
+        _screen.See("[data-array]", "in straight rows");
         _screen.Unfold("The input they feed");
         _screen.Type("/survey/sources/controller/maxV", "100");
         _screen.See(".findings", "is destroyed");

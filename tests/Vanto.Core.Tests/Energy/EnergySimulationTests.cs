@@ -59,6 +59,7 @@ public class EnergySimulationTests
     [InlineData("D1", 14769.3, 34575.3, 22, 9.4333, 25.4692, 1.481)]
     [InlineData("D2", 15185.2, 34401.4, 47, 9.7, 25.0544, 1.4018)]
     [InlineData("D3", 15090.2, 34575.3, 22, 9.4333, 25.4692, 1.481)]
+    [InlineData("D4", 16770.4, 39938.4, 11, 10.717, 24.561, 2.373)]
     [InlineData("D5", 60, 0, 0, 0, 39.3264, 150.53)]
     public void Thermostat_of_a_single_speed_unit(string name, double aircon, double cooling, int starts, double hours, double end, double unmet)
     {
@@ -177,7 +178,7 @@ internal static class CheckRigs
                 StepS = 60,
                 OutdoorC = Flat(36),
                 IrradianceWm2 = Flat(0),
-                SetpointC = Flat(25),
+                SetpointC = Flat(name == "D4" ? 24 : 25),
                 DcLoadW = Flat(0),
                 AcLoadW = Flat(0),
                 ShoreW = Flat(name == "D5" ? 1200 : 2000),

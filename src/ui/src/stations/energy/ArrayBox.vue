@@ -51,7 +51,7 @@ function take(series: number, count: number): void {
       </g>
     </svg>
     <p>
-      <b>{{ fits }}</b> modules fit in straight rows, {{ modules.count }} are planned.
+      <b>{{ fits }}</b> {{ fits === 1 ? 'module fits' : 'modules fit' }} in straight rows, {{ modules.count }} planned.
       <button v-if="fits !== modules.count && fits > 0" type="button" class="plain" @click="rig.set(at + 'modules/count', fits)">
         plan {{ fits }}
       </button>

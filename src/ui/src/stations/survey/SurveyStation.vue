@@ -81,7 +81,7 @@ const generator = [
   'stopSoc',
 ].map((f) => '/survey/sources/generator/' + f);
 const shore = ['volts', 'breakerA', 'cableM', 'cableMm2', 'assist'].map((f) => '/survey/sources/shore/' + f);
-const modules = ['count', 'ratedW', 'mounting'].map((f) => '/survey/sources/modules/' + f);
+const modules = ['count', 'ratedW', 'mounting', 'cellModel', 'noctC'].map((f) => '/survey/sources/modules/' + f);
 const alternator = ['powerW', 'ratedA', 'vehicleA', 'limitA', 'from', 'to'].map((f) => '/survey/sources/alternator/' + f);
 const windowFields = ['name', 'side', 'widthM', 'heightM', 'count', 'glazing', 'cover'];
 const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtStart', 'mayWait'];
@@ -199,12 +199,12 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
         :paths="['/survey/sources/inverter/labelVa', '/survey/sources/inverter/peakW']"
         :open="false"
       >
-        <AskRows path="/survey/sources/inverter/bears" one="watts and seconds">
+        <AskRows path="/survey/sources/inverter/bears" one="point that it bears">
           <template #default="{ path }">
             <AskField v-for="f in ['powerW', 'seconds']" :key="f" :path="`${path}/${f}`" />
           </template>
         </AskRows>
-        <AskRows path="/survey/sources/inverter/efficiency" one="efficiency">
+        <AskRows path="/survey/sources/inverter/efficiency" one="point of its efficiency">
           <template #default="{ path }">
             <AskField v-for="f in ['powerW', 'efficiency']" :key="f" :path="`${path}/${f}`" />
           </template>
