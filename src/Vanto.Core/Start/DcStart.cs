@@ -10,9 +10,13 @@ namespace Vanto.Core.Start;
 public sealed record Precharge(double PeakA, double TauS, Working Working)
 {
     /// <summary>Rush of a unit at a voltage.</summary>
-    public static Precharge Of(AcUnit unit, double volts)
+    /// <param name="unit">The unit.</param>
+    /// <param name="volts">RMS, or of the bank.</param>
+    /// <param name="pathOhm">What holds the rush back where no resistor does; null with the unit's own resistor.</param>
+    public static Precharge Of(AcUnit unit, double volts, double? pathOhm = null)
     {
-        var (ohm, farad) = unit.IsDc ? (25.0, 4700e-6) : volts < 150 ? (30.0, 1500e-6) : (47.0, 680e-6);
+        var (resistor, farad) = unit.IsDc ? (25.0, 4700e-6) : volts < 150 ? (30.0, 1500e-6) : (47.0, 680e-6);
+        var ohm = pathOhm ?? resistor;
         var peak = (unit.IsDc ? volts : Math.Sqrt(2) * volts) / ohm;
         return new Precharge(peak, ohm * farad, Working.Start()
             .Step("I_peak", unit.IsDc ? "V/R_pre" : "√2·V/R_pre", $"{volts:0.#} V, {ohm} Ω", peak, "A", Sources.Trade)
@@ -27,6 +31,9 @@ public sealed record Precharge(double PeakA, double TauS, Working Working)
 /// <summary>Units that run straight on the bank.</summary>
 internal static class DcStart
 {
+    /// <summary>Plugs and contacts of the path; common practice.</summary>
+    private const double ContactOhm = 0.005;
+
     public static StartAssessment Assess(SurveyDesign survey, StartDesign design, AcUnit unit, double outdoorC)
     {
         var battery = survey.Sources.Battery;
@@ -50,8 +57,11 @@ internal static class DcStart
                 [new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{battery.Blocks + 1} in parallel"), [new DesignChange("/survey/sources/battery/blocks", battery.Blocks + 1)])]));
         else if (reserve is not { } r || TripAccumulators.UnderDcCutOff(r.Voltage, bank.NominalVoltage))
             findings.Add(Finding.Of("start.at-reserve", Severity.Caution, $"At the reserve of {design.ReserveSoc:Fraction} the voltage falls under the cut-off when it runs at full power."));
-        var precharge = Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc));
-        findings.Add(Finding.Of("start.soft-by-nature", Severity.Note, $"A DC unit has no locked rotor: {precharge.PeakA:Current} charge its capacitors, then it climbs in a minute."));
+        var precharge = Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc), design.NoPrecharge ? bank.Resistance(design.Soc) + cable + ContactOhm : null);
+        findings.Add(design.NoPrecharge
+            ? new Finding("start.dc-inrush", Severity.Caution, Phrase.Of($"Without a resistor {precharge.PeakA:Current} rush into its capacitors: an arc at the plug, a pitted contactor. Fit a pre-charge resistor and switch."),
+                [new Remedy(Phrase.Of($"pre-charge resistor"), Phrase.Of($"{Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc)).PeakA:Current} instead"), [new DesignChange("/start/noPrecharge", false)])])
+            : Finding.Of("start.soft-by-nature", Severity.Note, $"A DC unit has no locked rotor: {precharge.PeakA:Current} charge its capacitors, then it climbs in a minute."));
         var current = now?.CurrentA ?? 0;
         var voltage = now?.Voltage ?? 0;
         var working = Working.Start()

@@ -34,6 +34,7 @@ public sealed record StartDesign : DesignPart
     [Field(QuantityKind.Seconds, 0, 3600, Label = "Compressor has rested")] public double RestedS { get; init; } = 600;
     [Field(QuantityKind.Length, 0, 60, Label = "Cable to the unit, one way")] public double CableM { get; init; } = 5;
     [Field(QuantityKind.ConductorArea, 0.5, 60, Label = "Size of that cable")] public double CableMm2 { get; init; } = 3.31;
+    [Ask("Plugged straight onto the bank, without a pre-charge resistor", Help = "units that run on direct current")] public bool NoPrecharge { get; init; }
     [Field(QuantityKind.Current, 1, 400, Label = "Highest current measured", Help = "clamp meter with inrush function, on the source chosen, without a soft starter", Optional = true)] public double? MeasuredA { get; init; }
     [Ask("Other compressors on the same source")] public IReadOnlyList<CompressorDesign> Further { get; init; } = [];
     [Ask("Measured start, from a logger")] public IReadOnlyList<MeasuredMoment> Measured { get; init; } = [];

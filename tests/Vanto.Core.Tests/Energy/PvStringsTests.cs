@@ -34,6 +34,27 @@ public class PvStringsTests
         r.Findings.Select(f => f.Code).ShouldBe(codes.Split(' ', StringSplitOptions.RemoveEmptyEntries));
     }
 
+    /// <summary>Cold factors by the code's table and by two coefficients: table published, coefficients typical.</summary>
+    [Theory]
+    [InlineData(20, 1.02, 1.0135, 1.0175)]
+    [InlineData(10, 1.06, 1.0405, 1.0525)]
+    [InlineData(0, 1.1, 1.0675, 1.0875)]
+    [InlineData(-10, 1.14, 1.0945, 1.1225)]
+    [InlineData(-20, 1.18, 1.1215, 1.1575)]
+    [InlineData(-30, 1.21, 1.1485, 1.1925)]
+    [InlineData(-40, 1.25, 1.1755, 1.2275)]
+    public void Coefficients_give_less_than_the_table(double lowest, double table, double gentle, double steep)
+    {
+        PvStrings.ColdFactor(lowest).ShouldBe(table);
+        foreach (var (perK, factor) in new[] { (-0.0027, gentle), (-0.0035, steep) })
+        {
+            var r = PvStrings.Check(Large with { OpenPerK = perK }, Hybrid, 1, 1, lowest, 70);
+            (r.OpenColdV / Large.OpenV).ShouldBe(factor, 1e-9);
+            (r.OpenTableV / Large.OpenV).ShouldBe(table, 1e-9);
+            factor.ShouldBeLessThan(table);
+        }
+    }
+
     [Theory]
     [InlineData("410", "controller", 6, -10, "3S2P 3S1P")]
     [InlineData("410", "assisted", 7, -10, "7S1P 6S1P 5S1P 4S1P")]

@@ -1,6 +1,10 @@
 using System.Numerics;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Core.Start;
+using Vanto.Core.Survey;
+using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Tests.Start;
@@ -121,6 +125,63 @@ public class StartTables
                 kit.MaxA.ShouldBeLessThanOrEqualTo(plain.MaxA + 1e-9);
                 kit.StartS!.Value.ShouldBeLessThanOrEqualTo(plain.StartS!.Value);
             }
+    }
+
+    /// <summary>The trade says that a soft starter starts 20,000 BTU/h on one inverter generator of 2,200 W (common practice): true of the start from 70 %, not of the running.</summary>
+    [Theory]
+    [InlineData(0.60, StartOutcome.TripsDuringStart, "soft starter aborts on low voltage", 0.0925)]
+    [InlineData(0.65, StartOutcome.TripsDuringStart, "soft starter aborts on low voltage", 0.127)]
+    [InlineData(0.70, StartOutcome.StartsButCannotRun, "source overload", 97.95)]
+    [InlineData(0.75, StartOutcome.StartsButCannotRun, "source overload", 97.95)]
+    public void A_large_unit_on_a_small_generator(double reduction, StartOutcome outcome, string cause, double after)
+    {
+        var result = StartVerdict.Of(new StartCase
+        {
+            Motor = MotorModel.FromNameplate(115, 80, 16),
+            Source = PowerSource.OfGenerator(GeneratorKind.Inverter, 120, 1800, 2200),
+            Remedy = StartRemedy.SoftStarter,
+            Reduction = reduction,
+            Line = 0.05,
+            Neighbours = [new NeighbourLoad("fan", 150, 0.85, false)],
+        });
+        result.Outcome.ShouldBe(outcome);
+        result.Cause.ShouldBe(cause);
+        result.TripS!.Value.ShouldBe(after, Math.Max(0.001, 0.002 * after));
+    }
+
+    [Fact]
+    public void Both_compressors_at_once_strain_the_source_seven_times_as_much_as_in_turn()
+    {
+        // One motor of LRA 103 A and RLA 19.6 A with both fans on a transformer inverter of 3,000 W; common practice, no published source.
+        var result = StartVerdict.Of(new StartCase
+        {
+            Motor = MotorModel.FromNameplate(115, 103, 19.6),
+            Source = PowerSource.OfInverter(SourceClass.TransformerInverter, 120, 3000),
+            Line = 0.05,
+            Neighbours = [new NeighbourLoad("fan", 130, 0.85, false), new NeighbourLoad("fan", 110, 0.85, false)],
+        });
+        result.Outcome.ShouldBe(StartOutcome.Starts);
+        result.Used.ShouldBe(0.9622, 0.005);
+    }
+
+    [Fact]
+    public void A_direct_current_unit_without_its_resistor_draws_amperes_by_the_thousand()
+    {
+        var rush = Precharge.Of(UnitCatalogue.Find("DR-30-48")!, 52.6, 0.030);
+        rush.PeakA.ShouldBe(1753.3, 0.1);
+        (rush.TauS * 1000).ShouldBe(0.141, 1e-4);
+        (rush.PeakA * Math.Exp(-0.010 / rush.TauS)).ShouldBeLessThan(1e-6);
+        var van = NewcomersVan.Design with
+        {
+            Unit = NewcomersVan.Design.Unit with { Chosen = "DR-30-48" },
+            Survey = NewcomersVan.Design.Survey with { Sources = NewcomersVan.Design.Survey.Sources with { Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 1, CableMm2 = 70 } } },
+        };
+        var bare = Assessor.Assess(van with { Start = van.Start with { NoPrecharge = true } }).Start!;
+        var arc = bare.Findings.Single(f => f.Code == "start.dc-inrush");
+        arc.Level.ShouldBe(Severity.Caution);
+        arc.Remedies[0].Changes[0].Path.ShouldBe("/start/noPrecharge");
+        bare.Figures.Single(f => f.Label == "First rush").Value.ShouldBeGreaterThan(1000);
+        Assessor.Assess(van).Start!.Findings.ShouldNotContain(f => f.Code == "start.dc-inrush");
     }
 
     /// <summary>Rules of the trade: common practice, no published source.</summary>

@@ -17,6 +17,7 @@ import StudyBox from './StudyBox.vue';
 const rig = useRig();
 const start = computed(() => rig.assessment!.start!);
 const single = computed(() => !start.value.inverterDriven);
+const direct = computed(() => rig.assessment!.unit?.unit.isDc === true);
 const soft = computed(() => rig.design!.start.remedy === 'softStarter');
 const ends: Record<string, string> = {
   starts: 'pass',
@@ -179,7 +180,7 @@ function reduce(event: Event): void {
 <template>
   <StationLayout title="Start" question="Will the compressor start on this source?">
     <template #say>
-      <AskGroup title="The start" :paths="['/start/on', ...(single ? ['/start/remedy'] : [])]">
+      <AskGroup title="The start" :paths="['/start/on', ...(single ? ['/start/remedy'] : direct ? ['/start/noPrecharge'] : [])]">
         <template v-if="single && soft">
           <AskGroup title="Soft starter" :paths="['/start/reduction']">
             <input
