@@ -68,9 +68,15 @@ public sealed class DayRun
 
     /// <summary>Runs 24 hours from the hour the day begins.</summary>
     /// <param name="holdC">Set-point in the window; null takes the design's.</param>
-    public (EnergyResult Result, EnergyCase Case, double[] Hours) Run(double? holdC = null)
+    public (EnergyResult Result, EnergyCase Case, double[] Hours) Run(double? holdC = null) => RunWith(Setpoints(holdC ?? _inputs.Energy.HoldC));
+
+    /// <summary>Runs it with the design's set-points raised by so many kelvin at an hour of the day.</summary>
+    public (EnergyResult Result, EnergyCase Case, double[] Hours) RunRaised(Func<double, double> kelvinAt) =>
+        RunWith([.. Setpoints(_inputs.Energy.HoldC).Select((c, k) => c + kelvinAt(_hours[k]))]);
+
+    private (EnergyResult Result, EnergyCase Case, double[] Hours) RunWith(double[] setpointC)
     {
-        var energyCase = _case with { SetpointC = Setpoints(holdC ?? _inputs.Energy.HoldC) };
+        var energyCase = _case with { SetpointC = setpointC };
         var cabin = new SpaceCabin(_day.Space, _day.Drivers, _begun, _wetBulb, _first, StepS);
         return (EnergySimulation.Run(energyCase, cabin), energyCase, _hours);
     }

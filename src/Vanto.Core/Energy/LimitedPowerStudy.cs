@@ -8,6 +8,13 @@ namespace Vanto.Core.Energy;
 /// <summary>The day with every set-point moved by some kelvin: what the unit takes and the lowest charge.</summary>
 public sealed record DegreeRow(double Kelvin, double AirconWh, double DifferenceWh, double? MinSoc, double HeldHours);
 
+/// <summary>What is switched off next, all before it off too: what the day takes less than as it is set, the lowest charge and the hours of the window held.</summary>
+/// <param name="Device">Row of the device in the survey; null where it is the unit that is held back.</param>
+public sealed record ShedRow(string Words, int? Device, double SavedWh, double? MinSoc, double HeldHours);
+
+/// <summary>Letting the night drift: half a kelvin warmer each hour after midnight.</summary>
+public sealed record NightDrift(double SavedWh, double WarmestC);
+
 /// <summary>Running the rig on limited power.</summary>
 /// <param name="Degrees">What each degree costs, by simulation.</param>
 /// <param name="QuickWh">The quick estimate of one degree beside it.</param>
@@ -17,13 +24,21 @@ public sealed record DegreeRow(double Kelvin, double AirconWh, double Difference
 /// <param name="CurtailedWh">Sun without a taker on the design day.</param>
 /// <param name="Shed">Order of shedding, the first first.</param>
 /// <param name="Never">Never shed.</param>
-public sealed record LimitedPowerView(IReadOnlyList<DegreeRow> Degrees, double QuickWh, PreCoolResult PreCool, double PreCoolK, double PreCoolDrawnWh, double CurtailedWh, bool WorthIt, IReadOnlyList<string> Shed, string Never);
+/// <param name="Rows">The same on this rig, one after another.</param>
+/// <param name="FanHours">Hours of the design day in which the fan alone does it: two kelvin cooler outdoors, and drier.</param>
+/// <param name="BelowLowestHours">Hours in which the load is below the unit's lowest steady cooling: it dries better run on at its lowest.</param>
+/// <param name="Drift">What letting the night drift saves; null where the window has no hour after midnight.</param>
+public sealed record LimitedPowerView(IReadOnlyList<DegreeRow> Degrees, double QuickWh, PreCoolResult PreCool, double PreCoolK, double PreCoolDrawnWh, double CurtailedWh, bool WorthIt, IReadOnlyList<string> Shed, string Never,
+    IReadOnlyList<ShedRow> Rows, IReadOnlyList<int> FanHours, double BelowLowestHours, NightDrift? Drift);
 
 /// <summary>What a degree costs and what cooling ahead buys on a rig; made when asked.</summary>
 public static class LimitedPowerStudy
 {
     private const double AheadK = 2;
     private const int DuskHour = 21;
+    private const double FanCoolerK = 2;
+    private const double DriftKAnHour = 0.5;
+    private const double CapShare = 0.5;
 
     /// <summary>The study on the rig's design day.</summary>
     public static LimitedPowerView Of(EnergyInputs inputs)
@@ -41,6 +56,61 @@ public static class LimitedPowerStudy
         var dusk = new HeldLoad(DesignDay.Steps(space.Weather, 900)).Solve(space).SensibleW[DuskHour];
         var ahead = LimitedPower.PreCool(model.MassCapacity, conductance, AheadK, Math.Max(10, dusk));
         var drawn = ahead.StoredWh / (inputs.Unit.SensibleHeatRatio * cop);
-        return new LimitedPowerView(rows, LimitedPower.DegreeWh(conductance, 24, inputs.Unit.SensibleHeatRatio, cop), ahead, AheadK, drawn, runs[0].Ledger.CurtailedWh, runs[0].Ledger.CurtailedWh >= drawn, LimitedPower.ShedOrder, LimitedPower.NeverShed);
+        return new LimitedPowerView(rows, LimitedPower.DegreeWh(conductance, 24, inputs.Unit.SensibleHeatRatio, cop), ahead, AheadK, drawn, runs[0].Ledger.CurtailedWh, runs[0].Ledger.CurtailedWh >= drawn, LimitedPower.ShedOrder, LimitedPower.NeverShed,
+            Shed(inputs, day, runs[0]), FanHours(space), runs[0].Mode.Count(m => m == RunMode.CyclingAtMin) * RigDay.StepS / 3600.0, Drift(inputs, day, runs[0]));
+    }
+
+    /// <summary>What the rig takes from its bank and sources in the day.</summary>
+    private static double TakenWh(EnergyResult run) => run.Ledger.AirconWh + run.Ledger.DcLoadWh + run.Ledger.AcLoadWh + run.Ledger.InverterLossWh;
+
+    private static List<ShedRow> Shed(EnergyInputs inputs, RigDay day, EnergyResult asSet)
+    {
+        var hasBank = inputs.Survey.Sources.Battery.Fitted;
+        var steps = new List<(string Words, int? Device, EnergyInputs Then)>();
+        var now = inputs;
+        void Off(IEnumerable<(DeviceDesign Device, int Row)> devices)
+        {
+            foreach (var (device, row) in devices)
+            {
+                now = now with { Survey = now.Survey with { Devices = [.. now.Survey.Devices.Select((d, i) => i == row ? d with { PowerW = 0 } : d)] } };
+                steps.Add((device.Name, row, now));
+            }
+        }
+        var waiting = inputs.Survey.Devices.Select((d, i) => (Device: d, Row: i)).Where(x => x.Device.MayWait && x.Device.PowerW > 0).OrderBy(x => x.Device.ShedRank ?? int.MaxValue).ThenByDescending(x => x.Device.PowerW).ToList();
+        // What runs all day, a fridge above all, goes after the unit has been held back, unless the fitter says otherwise.
+        bool Late((DeviceDesign Device, int Row) x) => x.Device.ShedRank is null && x.Device.To - x.Device.From is >= 24 or 0;
+        Off(waiting.Where(x => !Late(x)));
+        foreach (var kelvin in new[] { 1, 2 })
+            steps.Add((kelvin == 1 ? "set-point one degree up" : "set-point two degrees up", null, now with { Energy = now.Energy with { HoldC = now.Energy.HoldC + kelvin, OtherwiseC = now.Energy.OtherwiseC + kelvin } }));
+        now = steps[^1].Then;
+        var cap = CapShare * inputs.Unit.RatedPowerW;
+        now = now with { Energy = now.Energy with { PowerCapW = Math.Min(cap, now.Energy.PowerCapW ?? cap) } };
+        steps.Add(("unit capped at half its rating", null, now));
+        Off(waiting.Where(Late));
+        var rows = new ShedRow[steps.Count];
+        // The devices' heat stays in the day as it was: the rows err to the safe side.
+        Parallel.For(0, rows.Length, i =>
+        {
+            var run = new DayRun(steps[i].Then, day, RigDay.StepS).Run().Result;
+            rows[i] = new ShedRow(steps[i].Words, steps[i].Device, TakenWh(asSet) - TakenWh(run), hasBank ? run.MinSoc : null, run.HeldHours);
+        });
+        return [.. rows];
+    }
+
+    private static List<int> FanHours(SpaceDescription space)
+    {
+        var inside = MoistAir.DewPoint(space.SetpointRatio, space.Weather.PressurePa);
+        return [.. Enumerable.Range(0, 24).Where(h => DesignDay.AirC(space.Weather, h + 0.5) < space.SetpointC - FanCoolerK
+            && MoistAir.DewPoint(DesignDay.HumidityRatio(space.Weather, h + 0.5), space.Weather.PressurePa) < inside)];
+    }
+
+    private static NightDrift? Drift(EnergyInputs inputs, RigDay day, EnergyResult asSet)
+    {
+        var until = inputs.Energy.To;
+        if (!Day.Within(0.5, inputs.Energy.From, until) || until <= 0)
+            return null;
+        double Kelvin(double hour) => hour < until ? DriftKAnHour * hour : 0;
+        var run = new DayRun(inputs, day, RigDay.StepS).RunRaised(Kelvin).Result;
+        return new NightDrift(TakenWh(asSet) - TakenWh(run), inputs.Energy.HoldC + DriftKAnHour * until);
     }
 }

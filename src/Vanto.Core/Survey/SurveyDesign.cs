@@ -252,6 +252,7 @@ public sealed record DeviceDesign : DesignPart
     [Ask("Inside the space")] public bool Inside { get; init; } = true;
     [Ask("May be on when the unit starts")] public bool OnAtStart { get; init; }
     [Ask("May be switched off for the start")] public bool MayWait { get; init; } = true;
+    [Field(QuantityKind.Count, 1, 40, Label = "On limited power it goes as number", Help = "empty: the largest first; what may not wait never goes", Optional = true)] public int? ShedRank { get; init; }
 }
 
 /// <summary>Sources on board.</summary>

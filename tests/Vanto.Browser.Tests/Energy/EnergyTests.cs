@@ -59,6 +59,22 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
     }
 
     [Fact]
+    public void What_is_switched_off_first_is_put_in_another_order()
+    {
+        _screen.OpenRig("Marigold", "energy");
+        string Row(int index) => _screen.Wait(() => _screen.All("[data-shed] tbody tr").ElementAtOrDefault(index), "a row").FindElement(By.TagName("td")).Text;
+        var (first, second) = (Row(0), Row(1));
+        _screen.See($"[data-shed] [aria-label='{second} one earlier']").SendKeys(Keys.Enter);
+        _screen.Until(() => Row(0) == second && Row(1) == first, "the second goes first");
+        _screen.Saved();
+        _screen.Control("z");
+        _screen.Until(() => Row(0) == first, "and is taken back");
+        _screen.Saved();
+        _screen.IsAccessible();
+        _screen.IsClean();
+    }
+
+    [Fact]
     public void A_search_is_stopped_and_nothing_has_happened()
     {
         _screen.OpenRig("Gannet's Rest", "energy");

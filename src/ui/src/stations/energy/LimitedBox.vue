@@ -1,10 +1,36 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { LimitedPowerView } from '../../api/generated/schema';
-import { shown } from '../../parts/show';
+import { clock, shown } from '../../parts/show';
+import { useRig } from '../../stores/rig';
 import { useStudy } from '../../parts/study';
 
 /** Running on limited power: what a degree costs, what cooling ahead buys, what is switched off first. */
+const rig = useRig();
 const { study: view } = useStudy<LimitedPowerView>('limited-power');
+
+/** Rows before those that hold the unit back. */
+const early = computed(() => view.value!.rows.findIndex((r) => r.device === null));
+
+/** One place earlier; what goes before the unit gets its number, so that the order is the one seen. */
+function earlier(index: number): void {
+  const order = view.value!.rows.slice(0, early.value).map((r) => r.device!);
+  const moved = view.value!.rows[index]!.device!;
+  if (index < early.value) order.splice(index, 1);
+  order.splice(Math.min(order.length, index < early.value ? index - 1 : order.length), 0, moved);
+  void rig.apply(order.map((device, i) => ({ path: `/survey/devices/${device}/shedRank`, value: i + 1 })));
+}
+
+/** Hours in a row as from and to. */
+function hours(of: number[]): string {
+  const runs: number[][] = [];
+  for (const h of of) {
+    const last = runs.at(-1);
+    if (last && last[1] === h) last[1] = h + 1;
+    else runs.push([h, h + 1]);
+  }
+  return runs.map(([from, to]) => `${clock(from!)} to ${clock(to!)}`).join(', ');
+}
 
 const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k > 0 ? 'warmer' : 'cooler'}`);
 </script>
@@ -42,12 +68,57 @@ const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k >
           dusk and takes {{ shown(view.preCoolDrawnWh, 'energy') }} by day:
           <b>{{ view.worthIt ? 'the sun without a taker covers it.' : 'without surplus sun it costs more than it saves.' }}</b>
         </p>
+        <p v-if="view.drift">
+          Half a degree warmer each hour after midnight spares <b>{{ shown(view.drift.savedWh, 'energy') }}</b> and ends at
+          {{ shown(view.drift.warmestC, 'temperature') }}: people notice the stop, not the drift.
+        </p>
+        <p v-if="view.fanHours.length">
+          The fan alone does it in {{ view.fanHours.length }} hours of the design day ({{ hours(view.fanHours) }}): the air outdoors is
+          cooler and drier.
+        </p>
+        <p v-if="view.belowLowestHours > 1">
+          For {{ shown(view.belowLowestHours, 'hours') }} the load is below the unit's lowest steady cooling. Where the air is damp, let it
+          run on at its lowest: set-points of their own, dry.
+        </p>
       </div>
       <div>
-        <p><b>Switch off in this order</b></p>
-        <ol>
-          <li v-for="s in view.shed" :key="s">{{ s }}</li>
-        </ol>
+        <h3>Switch off in this order</h3>
+        <table class="sheet" data-shed>
+          <thead>
+            <tr>
+              <th colspan="2">next off</th>
+              <th class="number">spared in all</th>
+              <th v-if="view.rows.some((r) => r.minSoc !== null)" class="number">lowest charge</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(r, i) in view.rows" :key="r.words">
+              <td>{{ r.words }}</td>
+              <td class="turn">
+                <button
+                  v-if="i > 0 && r.device !== null"
+                  type="button"
+                  class="bare"
+                  :aria-label="`${r.words} one earlier`"
+                  title="one earlier"
+                  @click="earlier(i)"
+                >
+                  ↑
+                </button>
+              </td>
+              <td class="number">{{ shown(r.savedWh, 'energy') }}</td>
+              <td v-if="r.minSoc !== null" class="number">
+                <b>{{ shown(r.minSoc, 'fraction') }}</b>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <details>
+          <summary>the usual order of the trade</summary>
+          <ol>
+            <li v-for="s in view.shed" :key="s">{{ s }}</li>
+          </ol>
+        </details>
         <p class="soft">Never: {{ view.never }}. After power returns wait three minutes; start one compressor at a time.</p>
       </div>
     </div>
@@ -60,9 +131,25 @@ const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k >
 }
 .pair {
   display: grid;
-  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 22px;
   align-items: start;
+}
+h3 {
+  font-size: 15px;
+  margin: 0 0 2px;
+}
+.turn {
+  width: 34px;
+}
+.turn button {
+  min-width: 34px;
+  min-height: 30px;
+}
+summary {
+  cursor: pointer;
+  color: var(--soft);
+  padding: 6px 0;
 }
 ol {
   margin: 4px 0 6px;

@@ -84,7 +84,7 @@ const shore = ['volts', 'breakerA', 'cableM', 'cableMm2', 'assist'].map((f) => '
 const modules = ['count', 'ratedW', 'mounting', 'cellModel', 'noctC'].map((f) => '/survey/sources/modules/' + f);
 const alternator = ['powerW', 'ratedA', 'vehicleA', 'limitA', 'from', 'to'].map((f) => '/survey/sources/alternator/' + f);
 const windowFields = ['name', 'side', 'widthM', 'heightM', 'count', 'glazing', 'cover'];
-const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtStart', 'mayWait'];
+const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtStart', 'mayWait', 'shedRank'];
 </script>
 
 <template>
