@@ -109,8 +109,13 @@ public class SoakAndYearTests
     [Theory]
     [InlineData("van", 1, 2094.3, 4980, 218.6, 1691, 3089, 4622)]
     [InlineData("van", 2, 2108.1, 4913, 216.7, 1864, 2970, 4711)]
+    [InlineData("van", 3, 2139.1, 4914, 201.4, 2004, 2929, 4657)]
     [InlineData("bus", 1, 1605.5, 6940, 2030, 2907, 5287, 4372)]
+    [InlineData("bus", 2, 1618.8, 6828, 2102, 3188, 5080, 4435)]
+    [InlineData("bus", 3, 1691.2, 6926, 1987, 3493, 4878, 4352)]
     [InlineData("boat", 1, 1959.8, 8601, 3495, 0, 2890, 8741)]
+    [InlineData("boat", 2, 1976.1, 8508, 3500, 0, 2906, 8742)]
+    [InlineData("boat", 3, 2042.4, 8425, 3449, 0, 2876, 8698)]
     public void A_year_of_weather(string name, int seed, double global, double sensible, double latent, double heating, double peak, int hours)
     {
         var (space, weather) = Year(name, seed);
@@ -126,7 +131,12 @@ public class SoakAndYearTests
     [Theory]
     [InlineData("van", 2640, 900, 333, 2251, 0.18)]
     [InlineData("van", 3517, 1000, 1, 2399, 0.21)]
+    [InlineData("van", 5280, 1500, 0, 3100, 0.38)]
     [InlineData("van", 7030, 2000, 0, 3789, 0.62)]
+    [InlineData("bus", 3517, 1000, 725, 1152, 0.08)]
+    [InlineData("bus", 7030, 2000, 0, 2412, 0.29)]
+    [InlineData("boat", 2640, 900, 135, 2819, 0.16)]
+    [InlineData("boat", 7030, 2000, 0, 7048, 0.68)]
     [InlineData("bus", 5280, 1500, 8, 1866, 0.18)]
     [InlineData("boat", 3517, 1000, 0, 3441, 0.21)]
     public void Turn_down_over_a_year(string name, double nominal, double lowest, int unmet, int below, double energy)

@@ -70,6 +70,34 @@ public class MoistAirTests
         MoistAir.SpecificVolume(t, w, p).ShouldBe(volume, volume * 1e-5);
     }
 
+    /// <summary>Computed by an independent reference program; no published source.</summary>
+    [Theory]
+    [InlineData(35, 0, 5627.82, 101325)]
+    [InlineData(24, 2000, 2985.13, 79495.1)]
+    [InlineData(-10, 0, 259.903, 101325)]
+    [InlineData(30, 0, 4246.03, 101325)]
+    [InlineData(45, 600, 9593.22, 94321.7)]
+    public void Saturation_and_the_air_of_the_height(double t, double elevation, double saturation, double pressure)
+    {
+        MoistAir.SaturationPressure(t).ShouldBe(saturation, saturation * 2e-6);
+        MoistAir.Pressure(elevation).ShouldBe(pressure, 0.06);
+    }
+
+    /// <summary>Computed by an independent reference program; no published source.</summary>
+    [Theory]
+    [InlineData(43, 21.5, 250, 0.00770435, 9.69958, 63.1428, 0.934067)]
+    [InlineData(35, 26, 0, 0.0175220, 22.7988, 80.1731, 0.897547)]
+    public void States_from_a_wet_bulb(double t, double wetBulb, double elevation, double ratio, double dewPoint, double enthalpy, double volume)
+    {
+        var p = MoistAir.Pressure(elevation);
+        var w = MoistAir.RatioFromWetBulb(t, wetBulb, p);
+        w.ShouldBe(ratio, ratio * 1e-5);
+        MoistAir.DewPoint(w, p).ShouldBe(dewPoint, 1e-4);
+        (MoistAir.Enthalpy(t, w) / 1000).ShouldBe(enthalpy, enthalpy * 1e-5);
+        MoistAir.SpecificVolume(t, w, p).ShouldBe(volume, volume * 1e-5);
+        MoistAir.WetBulb(t, w, p).ShouldBe(wetBulb, 1e-4);
+    }
+
     [Fact]
     public void Humidity_goes_round_and_the_three_temperatures_stand_in_order()
     {

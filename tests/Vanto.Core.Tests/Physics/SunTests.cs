@@ -49,6 +49,7 @@ public class SunTests
     [InlineData(1, 1414.91)]
     [InlineData(80, 1377.80)]
     [InlineData(172, 1322.49)]
+    [InlineData(202, 1323.03)]
     [InlineData(355, 1413.64)]
     public void Extraterrestrial(int day, double expected) => Sun.Extraterrestrial(day).ShouldBe(expected, 0.006);
 
@@ -92,6 +93,44 @@ public class SunTests
         on.Sky.ShouldBe(sky, 0.002);
         on.Ground.ShouldBe(ground, 0.002);
     }
+
+    /// <summary>Erbs, Klein and Duffie 1982, from memory; figures computed by an independent program.</summary>
+    [Theory]
+    [InlineData(500, 50, 172, 0.588178, 415.625, 232.841)]
+    [InlineData(900, 20, 202, 0.723915, 756.221, 189.384)]
+    [InlineData(150, 70, 355, 0.310242, 25.8144, 141.171)]
+    [InlineData(100, 40, 80, 0.0947458, 1.11314, 99.1473)]
+    [InlineData(1100, 15, 172, 0.861103, 950.901, 181.500)]
+    public void Measured_global_sun_is_split(double global, double zenith, int day, double clearness, double direct, double diffuse)
+    {
+        var cos = Math.Cos(zenith * Math.PI / 180);
+        DiffuseSplit.Clearness(global, cos, Sun.Extraterrestrial(day)).ShouldBe(clearness, 2e-6);
+        var sky = DiffuseSplit.Split(global, cos, Sun.Extraterrestrial(day));
+        sky.Direct.ShouldBe(direct, 0.002);
+        sky.Diffuse.ShouldBe(diffuse, 0.002);
+        (sky.Direct * cos + sky.Diffuse).ShouldBe(global, 1e-9);
+    }
+
+    /// <summary>Kasten and Czeplak 1980, from memory.</summary>
+    [Theory]
+    [InlineData(0, 1)]
+    [InlineData(0.25, 0.993269)]
+    [InlineData(0.5, 0.928951)]
+    [InlineData(0.75, 0.717987)]
+    [InlineData(1, 0.25)]
+    public void Cloud_leaves_so_much_and_is_found_again(double cloud, double left)
+    {
+        DiffuseSplit.CloudFactor(cloud).ShouldBe(left, 1e-6);
+        DiffuseSplit.CloudOf(DiffuseSplit.CloudFactor(cloud)).ShouldBe(cloud, 1e-9);
+    }
+
+    /// <summary>Clark and Allen 1978 with Walton's cloud factor, from memory; figures computed by an independent program.</summary>
+    [Theory]
+    [InlineData(20, 0, 0.841406)]
+    [InlineData(20, 0.5, 0.891470)]
+    [InlineData(5, 0, 0.801278)]
+    [InlineData(-5, 1, 0.892394)]
+    public void Emissivity_of_the_sky(double dewPoint, double cloud, double emissivity) => SkyLongWave.Emissivity(dewPoint, cloud).ShouldBe(emissivity, 1e-6);
 
     [Fact]
     public void A_flat_face_sees_the_whole_sky_and_a_face_turned_down_only_the_ground()

@@ -12,6 +12,7 @@ public class PerformanceTests
     [InlineData("RT-13-115", 46, 17, 0.84463, 1.5149, 3344.7, 1957.7, false, false)]
     [InlineData("RT-13-115", 38, 13, 0.90199, 1.1838, 3571.9, 1633.7, true, false)]
     [InlineData("MS-12-120", 40, 18, 0.92111, 1.1317, 3242.3, 979.85, false, false)]
+    [InlineData("MS-12-120", 27, 18, 1.0511, 0.84567, 3699.9, 835.56, false, false)]
     [InlineData("MS-12-120", 15, 17, 1.1211, 0.66267, 3946.3, 698.35, false, true)]
     public void Full_load(string id, double outdoor, double wetBulb, double capacity, double input, double watts, double power, bool dry, bool low)
     {
