@@ -1,5 +1,6 @@
 using SkiaSharp;
 using Vanto.Core.Commission;
+using Vanto.Core.Energy;
 using Vanto.Core.Handover;
 using Vanto.Core.Job;
 using Vanto.Core.Quantities;
@@ -61,6 +62,8 @@ public static class HandoverPdf
             Line(Rule, 0.8f);
             Together(sheet.Together);
             Hours(sheet);
+            Heading("When power runs short, in this order", Margin);
+            Wrapped(string.Join(", then ", sheet.WhenShort) + $". Never: {LimitedPower.NeverShed}.", 9.5f, Margin, Width - 2 * Margin);
             Proof(sheet.Proof);
             Heading("Cautions", Margin);
             foreach (var caution in sheet.Cautions)

@@ -18,6 +18,9 @@ internal static class KitFindings
         }
         if (sizing.ChooseGenerator && equipment.Generators.Count == 1)
             yield return Finding.Of("size.generator", Severity.Caution, $"No generator of the kind named in Survey carries the most drawn here and starts {unit.Id}; kits are without one.");
+        if (sizing.MostModules > 0 && ArrayFindings.Of(inputs.Survey, unit).Roof.Count is var roof && roof < sizing.MostModules)
+            yield return new Finding("size.roof", Severity.Caution, Phrase.Of($"Up to {sizing.MostModules} modules are tried, but in straight rows the roof holds {roof}."),
+                [new Remedy(Phrase.Of($"at most {roof} modules"), Phrase.Of($"as the roof holds"), [new DesignChange("/energy/sizing/mostModules", roof)])]);
         if (frontier.Count == 0)
         {
             yield return None(inputs, equipment, scenarios, holds, held);

@@ -1,4 +1,9 @@
+using Vanto.Core.Survey;
+
 namespace Vanto.Core.Energy;
+
+/// <summary>A device of the survey that may be switched off, with its row there.</summary>
+public readonly record struct SheddableDevice(DeviceDesign Device, int Row);
 
 /// <summary>What cooling ahead buys: hours the unit may rest, cooling it then need not do, heat stored, Wh.</summary>
 public readonly record struct PreCoolResult(double TimeConstantH, double RestH, double AvoidedWh, double StoredWh);
@@ -12,6 +17,17 @@ public static class LimitedPower
         "water heater and other resistance heat", "battery charger on shore or generator", "microwave and kettle", "set-point one or two degrees up", "a second unit",
         "the unit on a power cap", "the unit on fan only", "fridge", "lights, water pump, fans",
     ];
+
+    /// <summary>
+    /// The rig's own devices in the order they go: those before the unit is held back, the fitter's numbers first and else the largest first;
+    /// then those after it. What runs all day, a fridge above all, goes after the unit unless the fitter says otherwise.
+    /// </summary>
+    public static (IReadOnlyList<SheddableDevice> BeforeUnit, IReadOnlyList<SheddableDevice> AfterUnit) Order(SurveyDesign survey)
+    {
+        var waiting = survey.Devices.Select((d, i) => new SheddableDevice(d, i)).Where(x => x.Device.MayWait && x.Device.PowerW > 0).OrderBy(x => x.Device.ShedRank ?? int.MaxValue).ThenByDescending(x => x.Device.PowerW).ToList();
+        static bool Late(SheddableDevice x) => x.Device.ShedRank is null && x.Device.To - x.Device.From is >= 24 or 0;
+        return ([.. waiting.Where(x => !Late(x))], [.. waiting.Where(Late)]);
+    }
 
     /// <summary>Never shed.</summary>
     public const string NeverShed = "carbon monoxide and smoke alarms, bilge pump, medical devices";

@@ -68,7 +68,7 @@ public static class LimitedPowerStudy
         var hasBank = inputs.Survey.Sources.Battery.Fitted;
         var steps = new List<(string Words, int? Device, EnergyInputs Then)>();
         var now = inputs;
-        void Off(IEnumerable<(DeviceDesign Device, int Row)> devices)
+        void Off(IEnumerable<SheddableDevice> devices)
         {
             foreach (var (device, row) in devices)
             {
@@ -76,17 +76,15 @@ public static class LimitedPowerStudy
                 steps.Add((device.Name, row, now));
             }
         }
-        var waiting = inputs.Survey.Devices.Select((d, i) => (Device: d, Row: i)).Where(x => x.Device.MayWait && x.Device.PowerW > 0).OrderBy(x => x.Device.ShedRank ?? int.MaxValue).ThenByDescending(x => x.Device.PowerW).ToList();
-        // What runs all day, a fridge above all, goes after the unit has been held back, unless the fitter says otherwise.
-        bool Late((DeviceDesign Device, int Row) x) => x.Device.ShedRank is null && x.Device.To - x.Device.From is >= 24 or 0;
-        Off(waiting.Where(x => !Late(x)));
+        var (before, after) = LimitedPower.Order(inputs.Survey);
+        Off(before);
         foreach (var kelvin in new[] { 1, 2 })
             steps.Add((kelvin == 1 ? "set-point one degree up" : "set-point two degrees up", null, now with { Energy = now.Energy with { HoldC = now.Energy.HoldC + kelvin, OtherwiseC = now.Energy.OtherwiseC + kelvin } }));
         now = steps[^1].Then;
         var cap = CapShare * inputs.Unit.RatedPowerW;
         now = now with { Energy = now.Energy with { PowerCapW = Math.Min(cap, now.Energy.PowerCapW ?? cap) } };
         steps.Add(("unit capped at half its rating", null, now));
-        Off(waiting.Where(Late));
+        Off(after);
         var rows = new ShedRow[steps.Count];
         // The devices' heat stays in the day as it was: the rows err to the safe side.
         Parallel.For(0, rows.Length, i =>

@@ -27,7 +27,7 @@ public sealed record TogetherOnSource(string Source, Phrase Rating, IReadOnlyLis
 /// <summary>The one-page sheet.</summary>
 public sealed record HandoverAssessment(
     Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<SheetLine> Rig, IReadOnlyList<SheetLine> Fitted, TogetherOnSource? Together, IReadOnlyList<SetpointHours> Hours,
-    IReadOnlyList<VerdictRow> Proof, IReadOnlyList<string> Cautions, bool Draft);
+    IReadOnlyList<string> WhenShort, IReadOnlyList<VerdictRow> Proof, IReadOnlyList<string> Cautions, bool Draft);
 
 /// <summary>The Handover station, first half.</summary>
 public static class HandoverStation
@@ -48,7 +48,7 @@ public static class HandoverStation
         var verdict = new Verdict(draft ? (stops.Count > 0 ? StationState.Stop : StationState.Open) : StationState.Passed,
             draft ? Phrase.Of($"The sheet is a draft.") : Phrase.Of($"The sheet is ready to hand over."),
             stops.Count > 0 ? Phrase.Of($"Clear the open stops first.") : missing > 0 ? Phrase.Of($"Take the remaining {missing} readings in Commission.") : Phrase.Of($"All readings are taken and no stop is open."));
-        return new HandoverAssessment(verdict, findings, RigLines(survey, load), FittedLines(survey, unit, startDesign), Together(survey, unit.Unit, start), energy.Owner, proof.Rows, Cautions(survey, unit.Unit), draft);
+        return new HandoverAssessment(verdict, findings, RigLines(survey, load), FittedLines(survey, unit, startDesign), Together(survey, unit.Unit, start), energy.Owner, WhenShort(survey), proof.Rows, Cautions(survey, unit.Unit), draft);
     }
 
     private static List<SheetLine> RigLines(SurveyDesign survey, LoadAssessment load) =>
@@ -79,6 +79,13 @@ public static class HandoverStation
         if (sources.Shore.Fitted)
             lines.Add(new("Shore", Phrase.Of($"{sources.Shore.Volts:Voltage}, {sources.Shore.BreakerA:Current}")));
         return lines;
+    }
+
+    /// <summary>What the owner switches off when power runs short, the first first.</summary>
+    private static List<string> WhenShort(SurveyDesign survey)
+    {
+        var (before, after) = LimitedPower.Order(survey);
+        return [.. before.Select(d => d.Device.Name), "set the air conditioner one or two degrees warmer", "the air conditioner", .. after.Select(d => d.Device.Name)];
     }
 
     private static TogetherOnSource? Together(SurveyDesign survey, AcUnit unit, StartAssessment start)

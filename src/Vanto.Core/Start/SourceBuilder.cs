@@ -14,9 +14,7 @@ public static class SourceBuilder
     /// <summary>The bank.</summary>
     public static BatteryBank Bank(BatteryDesign battery)
     {
-        var perTwelve = CellData.Of(battery.Chemistry).CellsPer12V;
-        var cells = (int)Math.Round(battery.BankV / 12 * perTwelve);
-        return new BatteryBank(battery.Chemistry, cells, battery.BlockAh * battery.Blocks, battery.TemperatureC, battery.CapacityLeft,
+        return new BatteryBank(battery.Chemistry, battery.Cells, battery.BlockAh * battery.Blocks, battery.TemperatureC, battery.CapacityLeft,
             ageResistance: 1 + 2.5 * (1 - battery.CapacityLeft), continuousA: battery.BlockLimitA is { } limit ? limit * battery.Blocks : null);
     }
 

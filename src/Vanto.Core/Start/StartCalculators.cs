@@ -39,6 +39,23 @@ public sealed record SoftStarterInput : DesignPart
     [Field(Seconds, 0, 2, Label = "Time")] public double TimeS { get; init; } = 0.3;
 }
 
+/// <summary>Inputs of <see cref="StartCalculators.SmallestBattery"/>.</summary>
+public sealed record SmallestBatteryInput : MotorInput
+{
+    [Ask("Transformer inverter", Help = "else a high-frequency one")] public bool Transformer { get; init; } = true;
+    [Field(Voltage, 100, 250, Label = "Its output")] public double OutputV { get; init; } = 120;
+    [Field(ElectricPower, 300, 30000, Label = "Its continuous rating")] public double RatedW { get; init; } = 3000;
+    [Field(Voltage, 12, 96, Label = "Nominal voltage of the lithium bank")] public double NominalV { get; init; } = 12;
+    [Field(Charge, 20, 5000, Label = "Bank")] public double AmpHours { get; init; } = 400;
+    [Field(Fraction, 0.05, 1, Label = "Its charge")] public double Soc { get; init; } = 0.5;
+    [Field(Resistance, 0, 0.1, Label = "Links and boards in the bank")] public double LinksOhm { get; init; } = 0.0005;
+    [Field(Resistance, 0, 0.1, Label = "Cable to the inverter")] public double CableOhm { get; init; } = 0.0008;
+    [Field(Resistance, 0, 3, Label = "Cable to the unit")] public double LineOhm { get; init; } = 0.05;
+    [Field(ElectricPower, 0, 20000, Label = "Other loads on")] public double OthersW { get; init; } = 130;
+    [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
+    [Field(Fraction, 0.40, 0.80, Label = "Soft starter takes away")] public double Reduction { get; init; } = 0.65;
+}
+
 /// <summary>Inputs of <see cref="StartCalculators.Learning"/>.</summary>
 public sealed record LearningInput : DesignPart
 {
@@ -79,6 +96,27 @@ public static class StartCalculators
             .Step("n", "Running speed", "1 − R2/(A − R1)", $"RLA {i.RlaA} A", m.RunSpeed, Fraction, Sources.MotorModel)
             .Step("T", "Running torque", "I₂²·R2/s", $"synchronous watts", m.RunTorqueW, ElectricPower, Sources.MotorModel)
             .Step("M", "Inertia, W·s", "t₀/∫dn/(T_m − T_L)", $"t₀ {i.StartTimeS} s", m.InertiaWs, QuantityKind.Number, Sources.MotorModel).Done();
+    }
+
+    /// <summary>The smallest continuous rating of a bank that starts a motor.</summary>
+    [Calculator("smallest-battery-rating", "The smallest battery rating that starts it", "What the management board must bear", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves), nameof(Sources.Battery)])]
+    public static CalculationResult SmallestBattery(SmallestBatteryInput i)
+    {
+        var bank = new BatteryBank(Chemistry.Lfp, (int)Math.Round(i.NominalV / 12 * CellData.Of(Chemistry.Lfp).CellsPer12V), i.AmpHours, extraResistance: i.LinksOhm);
+        var dc = new DcSide(bank, i.Soc, i.CableOhm, new InverterModel(i.RatedW, 0.01 * i.RatedW));
+        var source = PowerSource.OfInverter(i.Transformer ? SourceClass.TransformerInverter : SourceClass.HighFrequencyInverter, i.OutputV, i.RatedW, dc);
+        var start = new StartCase
+        {
+            Motor = MotorModel.FromNameplate(i.RatedV, i.LraA, i.RlaA, startTimeS: i.StartTimeS),
+            Source = source,
+            Line = new Complex(i.LineOhm, 0),
+            Neighbours = [new NeighbourLoad("others", i.OthersW, 0.85, false)],
+            Remedy = i.Remedy,
+            Reduction = i.Reduction,
+        };
+        return StartVerdict.SmallestBatteryRating(start, a => source with { Dc = dc with { Bank = bank.Rated(a) } }) is { } amperes
+            ? new ResultBuilder().Step("I_cont", "Continuous rating of the bank", "bisected until it just starts", $"{i.AmpHours} Ah at {i.Soc:0%}", amperes, Current, Sources.SurgeCurves).Done()
+            : new ResultBuilder().Words("I_cont", "Continuous rating of the bank", "none: something else ends the start").Done();
     }
 
     /// <summary>What a soft starter takes away while it learns.</summary>

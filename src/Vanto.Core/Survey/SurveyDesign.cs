@@ -268,13 +268,17 @@ public sealed record SourcesDesign : DesignPart
     public AlternatorDesign Alternator { get; init; } = new();
 }
 
-/// <summary>The battery bank: equal blocks side by side.</summary>
+/// <summary>What a bank is built of.</summary>
+public enum BankUnit { [Called("ready blocks")] Blocks, [Called("single cells")] Cells }
+
+/// <summary>The battery bank: equal blocks or cells, strings side by side.</summary>
 public sealed record BatteryDesign : DesignPart
 {
     [Ask("Battery bank on board")] public bool Fitted { get; init; } = true;
     [Ask("Chemistry")] public Chemistry Chemistry { get; init; } = Chemistry.Lfp;
+    [Ask("Built of")] public BankUnit BuiltOf { get; init; } = BankUnit.Blocks;
     [Field(QuantityKind.Voltage, 12, 96, Label = "Nominal voltage of one block", Help = "12, 24, 36, 48 …")] public double NominalV { get; init; } = 12;
-    [Field(QuantityKind.Count, 1, 8, Label = "Blocks in series", Help = "each string of so many; the strings stand side by side")] public int Series { get; init; } = 1;
+    [Field(QuantityKind.Count, 1, 48, Label = "In series", Help = "blocks, or cells: 4, 8 or 16 lithium cells, 6, 12 or 24 of lead; the strings stand side by side")] public int Series { get; init; } = 1;
     [Field(QuantityKind.Charge, 5, 2000, Label = "One block")] public double BlockAh { get; init; } = 100;
     [Field(QuantityKind.Count, 1, 40, Label = "Blocks in parallel")] public int Blocks { get; init; } = 2;
     [Field(QuantityKind.Fraction, 0.5, 1, Label = "Capacity left by age")] public double CapacityLeft { get; init; } = 1;
@@ -287,7 +291,11 @@ public sealed record BatteryDesign : DesignPart
 
     /// <summary>Nominal voltage of the bank.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public double BankV => NominalV * Series;
+    public double BankV => 12.0 * Cells / CellData.Of(Chemistry).CellsPer12V;
+
+    /// <summary>Cells in series.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public int Cells => BuiltOf == BankUnit.Cells ? Series : (int)Math.Round(NominalV * Series / 12 * CellData.Of(Chemistry).CellsPer12V);
 
     /// <summary>Nominal energy of the bank, kWh.</summary>
     [System.Text.Json.Serialization.JsonIgnore]

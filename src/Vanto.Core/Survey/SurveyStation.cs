@@ -59,7 +59,7 @@ public static class SurveyStation
 
     /// <summary>At the inverter's end of the cable the short is weaker; the fuse sits at the post.</summary>
     private static double ShortCircuitA(BatteryDesign battery) =>
-        new BatteryBank(battery.Chemistry, (int)Math.Round(battery.BankV / 12 * CellData.Of(battery.Chemistry).CellsPer12V), battery.BlockAh * battery.Blocks, battery.TemperatureC).ShortCircuitA(0);
+        new BatteryBank(battery.Chemistry, battery.Cells, battery.BlockAh * battery.Blocks, battery.TemperatureC).ShortCircuitA(0);
 
     private static IEnumerable<Finding> Findings(SurveyDesign survey, double wallU, List<SunHour> path)
     {

@@ -212,6 +212,15 @@ public class KitSearchTests
     }
 
     [Fact]
+    public void More_modules_than_the_roof_holds_are_told_and_set_right()
+    {
+        var wide = Search(WithSizing(s => s with { MostModules = 30, Days = 1, WarmerK = 0 })).Findings.Single(f => f.Code == "size.roof");
+        var roof = (int)wide.Remedies[0].Changes[0].Value!;
+        roof.ShouldBeLessThan(30);
+        Search(WithSizing(s => s with { MostModules = roof, Days = 1, WarmerK = 0 })).Findings.ShouldNotContain(f => f.Code == "size.roof");
+    }
+
+    [Fact]
     public void Without_a_bank_it_asks_for_one() =>
         Should.Throw<InputException>(() => Search(Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Fitted = false } } } }));
 }

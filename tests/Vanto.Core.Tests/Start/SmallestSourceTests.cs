@@ -113,6 +113,15 @@ public class SmallestSourceTests
     [Theory]
     [InlineData(StartRemedy.None, 172.3)]
     [InlineData(StartRemedy.SoftStarter, 125)]
+    public void The_bench_finds_the_same_battery_rating(StartRemedy remedy, double amperes)
+    {
+        var result = StartCalculators.SmallestBattery(new SmallestBatteryInput { Remedy = remedy });
+        result.Figures.Single().Value!.Value.ShouldBe(amperes, 0.6);
+    }
+
+    [Theory]
+    [InlineData(StartRemedy.None, 172.3)]
+    [InlineData(StartRemedy.SoftStarter, 125)]
     public void The_smallest_battery_rating_that_starts(StartRemedy remedy, double amperes)
     {
         var bank = new BatteryBank(Chemistry.Lfp, 4, 400, extraResistance: 0.0005);

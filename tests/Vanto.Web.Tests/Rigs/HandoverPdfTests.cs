@@ -17,6 +17,9 @@ public class HandoverPdfTests(RunningServer server) : IClassFixture<RunningServe
         text.ShouldContain("Sandpiper");
         text.ShouldContain(rig.Text("/design/unit/chosen"));
         text.ShouldContain("manual");
+        text.ShouldContain("When power runs short, in this order");
+        text.ShouldContain("one or two degrees warmer");
+        text.ShouldContain("Never: carbon monoxide");
         pdf.GetPage(1).Letters.All(l => l.Location.X > 0 && l.Location.X < pdf.GetPage(1).Width && l.Location.Y > 0).ShouldBeTrue();
     }
 

@@ -57,6 +57,8 @@ const words: Record<string, string> = { pass: 'pass', note: 'note', caution: 'ca
             </p>
           </div>
         </template>
+        <h3>When power runs short, in this order</h3>
+        <p data-when-short>{{ sheet.whenShort.join(', then ') }}.</p>
         <h3>Measured against predicted</h3>
         <table class="sheet">
           <tbody>

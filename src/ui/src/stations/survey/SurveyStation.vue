@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { WindowDesign } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
@@ -51,8 +52,10 @@ function occupantFields(index: number): string[] {
   return ['kind', 'count', animals ? 'massKg' : 'activity', 'from', 'to', 'alone'];
 }
 const people = ['count', 'activity', 'awakeFrom', 'awakeTo', 'sleepHere'].map((f) => '/survey/people/' + f);
+const cells = computed(() => rig.design!.survey.sources.battery.builtOf === 'cells');
 const battery = [
   'chemistry',
+  'builtOf',
   'nominalV',
   'blockAh',
   'series',
@@ -187,7 +190,10 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
       </AskGroup>
       <AskGroup
         title="Battery bank"
-        :paths="['/survey/sources/battery/fitted', ...(rig.design!.survey.sources.battery.fitted ? battery : [])]"
+        :paths="[
+          '/survey/sources/battery/fitted',
+          ...(rig.design!.survey.sources.battery.fitted ? battery.filter((f) => !cells || !f.endsWith('nominalV')) : []),
+        ]"
       />
       <AskGroup
         title="Inverter"
