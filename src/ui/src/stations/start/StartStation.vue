@@ -30,13 +30,15 @@ const ends: Record<string, string> = {
 const measured = computed(() => rig.design!.start.measured);
 const volts = ['volts at the compressor', 'battery volts'];
 
-/** A line of the lower part, volts. */
-function below(name: string, data: number[], color: string, type: string) {
+const names = (top: number, data: string[]) => ({ top, right: 54, textStyle: lettering(12.5), itemHeight: 8, data });
+
+/** A line of the lower part, volts on the left or amperes of the battery on the right. */
+function below(name: string, data: number[], color: string, type: string, yAxisIndex = 1) {
   return {
     name,
     type: 'line',
     xAxisIndex: 1,
-    yAxisIndex: 1,
+    yAxisIndex,
     data: start.value.trace.seconds.map((t, k) => [t, data[k]]),
     showSymbol: false,
     lineStyle: { color, width: 2, type },
@@ -45,6 +47,7 @@ function below(name: string, data: number[], color: string, type: string) {
 }
 
 const trace = computed(() => {
+  const battery = start.value.trace.batteryV.length > 0;
   const end = Math.max(0.3, start.value.trace.seconds.at(-1) ?? 1);
   const bears = start.value.bears.filter((b) => b.seconds <= end * 1.001);
   const later = start.value.bears.find((b) => b.seconds > end);
@@ -70,8 +73,8 @@ const trace = computed(() => {
   return {
     animation: false,
     grid: [
-      { left: 50, right: 20, top: 28, height: 186 },
-      { left: 50, right: 20, top: 246, height: 66 },
+      { left: 50, right: 54, top: 28, height: 186 },
+      { left: 50, right: 54, top: 252, height: 62 },
     ],
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
     tooltip: tip({
@@ -86,6 +89,17 @@ const trace = computed(() => {
     yAxis: [
       axis({ type: 'value', name: 'A', min: 0 }),
       axis({ type: 'value', gridIndex: 1, name: 'V', min: 0, splitNumber: 2, nameGap: 4 }),
+      axis({
+        type: 'value',
+        gridIndex: 1,
+        show: battery,
+        position: 'right',
+        name: 'A',
+        min: 0,
+        splitNumber: 2,
+        nameGap: 4,
+        splitLine: { show: false },
+      }),
     ],
     series: [
       {
@@ -95,14 +109,6 @@ const trace = computed(() => {
         showSymbol: false,
         lineStyle: { color: inks.value.stop, width: 2.5, type: [8, 4] },
         itemStyle: { color: inks.value.stop },
-        endLabel: {
-          show: limit.length > 0,
-          formatter: 'the source bears',
-          ...lettering(12.5),
-          color: inks.value.stop,
-          align: 'right',
-          offset: [-6, -12],
-        },
         markLine: { silent: true, symbol: 'none', lineStyle: { color: inks.value.rule, width: 1, type: 'solid' }, data: neighbours },
       },
       {
@@ -135,21 +141,17 @@ const trace = computed(() => {
           ]
         : []),
       below('volts at the compressor', start.value.trace.volts, inks.value.ink, 'solid'),
-      ...(start.value.trace.batteryV.length ? [below('battery volts', start.value.trace.batteryV, inks.value.stored, 'dashed')] : []),
+      ...(battery
+        ? [
+            below('battery volts', start.value.trace.batteryV, inks.value.stored, 'dashed'),
+            below('battery amperes', start.value.trace.batteryA, inks.value.heat, 'dotted', 2),
+          ]
+        : []),
     ],
-    legend: {
-      top: 0,
-      right: 8,
-      textStyle: lettering(12.5),
-      itemHeight: 8,
-      data: [
-        'all on this source',
-        'the compressor',
-        'the source bears',
-        ...(measured.value.length ? ['measured'] : []),
-        ...volts.filter((v) => v !== 'battery volts' || start.value.trace.batteryV.length),
-      ],
-    },
+    legend: [
+      names(0, ['all on this source', 'the compressor', 'the source bears', ...(measured.value.length ? ['measured'] : [])]),
+      names(224, ['volts at the compressor', ...(battery ? ['battery volts', 'battery amperes'] : [])]),
+    ],
   };
 });
 
