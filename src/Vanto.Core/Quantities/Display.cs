@@ -15,7 +15,9 @@ public static class Display
         if (kind is QuantityKind.ElectricPower or QuantityKind.ApparentPower or QuantityKind.Energy or QuantityKind.HeatEnergy or QuantityKind.Power
             && unit.Symbol is "W" or "VA" or "Wh" && Math.Abs(value) >= 1000)
             return $"{(value / 1000).ToString(Math.Abs(value) >= 100_000 ? "N0" : Math.Abs(value) >= 20_000 ? "0.0" : "0.00", CultureInfo.InvariantCulture)} k{unit.Symbol}";
-        var number = value.ToString("N" + unit.Decimals, CultureInfo.InvariantCulture);
+        // A rounding that leaves less than nothing is nothing.
+        var rounded = Math.Abs(value) < 0.5 * Math.Pow(10, -unit.Decimals) ? 0 : value;
+        var number = rounded.ToString("N" + unit.Decimals, CultureInfo.InvariantCulture);
         return unit.Symbol switch { "" => number, "°" => number + "°", _ => $"{number} {unit.Symbol}" };
     }
 

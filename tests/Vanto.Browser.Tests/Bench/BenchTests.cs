@@ -10,6 +10,8 @@ public sealed class BenchTests(DemoServer demo) : IClassFixture<DemoServer>
     {
         using var screen = new Screen(demo.Server.Address);
         screen.Go("/bench");
+        screen.See("main", "What do you want to know?");
+        screen.See("main", "Hours of a lead bank");
         screen.See("input[type='search']").SendKeys("moist air");
         screen.See("[data-calc='psychrometrics']").SendKeys(OpenQA.Selenium.Keys.Enter);
         var dryBulb = screen.See("main input");

@@ -99,6 +99,8 @@ public class QuantityTests
     [InlineData(25, Temperature, UnitSystem.Customary, "77.0 °F")]
     [InlineData(1530, ElectricPower, UnitSystem.Metric, "1.53 kW")]
     [InlineData(26.5, HourOfDay, UnitSystem.Metric, "02:30")]
+    [InlineData(-1e-12, QuantityKind.Energy, UnitSystem.Metric, "0 Wh")]
+    [InlineData(-0.0004, QuantityKind.Temperature, UnitSystem.Metric, "0.0 °C")]
     [InlineData(0.65, Fraction, UnitSystem.Metric, "65 %")]
     public void Shown(double inside, QuantityKind kind, UnitSystem system, string text) => Display.Text(inside, kind, system).ShouldBe(text);
 

@@ -53,7 +53,17 @@ onMounted(async () => {
     </nav>
     <main>
       <CalculatorForm v-if="open" :key="open.name" :calculator="open" />
-      <p v-else class="soft empty">Choose a calculation on the left. Each shows its working and where its formula stands.</p>
+      <template v-else>
+        <p class="soft empty">What do you want to know? Each answer shows its working and where its formula stands.</p>
+        <section v-for="[station, calculators] in groups" :key="station">
+          <h2>{{ stations[station] ?? station }}</h2>
+          <div class="asks">
+            <RouterLink v-for="c in calculators" :key="c.name" :to="`/bench/${c.name}`" class="ask">
+              <b>{{ c.title }}</b> <span class="soft">{{ c.purpose }}</span>
+            </RouterLink>
+          </div>
+        </section>
+      </template>
     </main>
   </div>
 </template>
@@ -119,5 +129,24 @@ main {
 }
 .empty {
   font-size: 18px;
+}
+main h2 {
+  margin: 16px 0 4px;
+}
+.asks {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(290px, 1fr));
+  gap: 0 24px;
+}
+.ask {
+  display: flex;
+  flex-direction: column;
+  min-height: 46px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--hair);
+  text-decoration: none;
+}
+.ask:hover b {
+  text-decoration: underline;
 }
 </style>

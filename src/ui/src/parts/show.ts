@@ -33,7 +33,12 @@ const formats = new Map<number, Intl.NumberFormat>();
 function written(least: number, most: number): Intl.NumberFormat {
   const key = 32 * least + most;
   let format = formats.get(key);
-  if (!format) formats.set(key, (format = new Intl.NumberFormat('en', { minimumFractionDigits: least, maximumFractionDigits: most })));
+  if (!format)
+    formats.set(
+      key,
+      // A rounding that leaves less than nothing is nothing.
+      (format = new Intl.NumberFormat('en', { minimumFractionDigits: least, maximumFractionDigits: most, signDisplay: 'negative' })),
+    );
   return format;
 }
 

@@ -85,7 +85,7 @@ const map = computed(() => {
     .filter((p) => p.kit.holdC === r.holdC && p.kit.generatorW === drawn.generatorW)
     .map((p) => ({ ...at(p.kit.batteries, p.kit.modules), p }));
   const fitted = r.fitted.modules < columns && r.fitted.batteries <= rows ? at(r.fitted.batteries, r.fitted.modules) : null;
-  return { cells, points, fitted, width: 34 + columns * w + 8, height: rows * rowHeight + 44, columns, rows, w };
+  return { cells, points, fitted, width: 34 + columns * w + 8, height: rows * rowHeight + 28, columns, rows, w };
 });
 
 function nameOf(p: FrontierPoint): string {
@@ -170,7 +170,6 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             >
               {{ a - 1 }}
             </text>
-            <text :x="34" :y="map.rows * 20 + 38">modules across, battery blocks up; ✕ fails in some days asked</text>
             <rect v-if="map.fitted" :x="map.fitted.x - 1" :y="map.fitted.y - 1" :width="map.w" :height="20" class="fitted">
               <title>fitted now</title>
             </rect>
@@ -188,6 +187,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
               <title>{{ point.p.kit.batteries }} blocks, {{ point.p.kit.modules }} modules: adopt</title>
             </g>
           </svg>
+          <p class="soft">Modules across, battery blocks up; ✕ fails in some of the days asked.</p>
           <h3>What is fitted now keeps</h3>
           <table class="sheet">
             <tbody>
@@ -347,7 +347,11 @@ h3 {
   margin: 10px 0 2px;
 }
 .way {
-  margin-left: 6px;
+  margin: 4px 0 4px 6px;
+}
+.way em {
+  font-style: normal;
+  color: var(--soft);
 }
 progress {
   width: 220px;
