@@ -17,7 +17,7 @@ namespace Vanto.Web;
 public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider clock)
 {
     private static readonly ConcurrentDictionary<Guid, SemaphoreSlim> Turns = new();
-    private static readonly TimeSpan YardPatience = TimeSpan.FromMilliseconds(120);
+    private static readonly TimeSpan YardPatience = TimeSpan.FromMilliseconds(60);
 
     /// <summary>The rig with its results, or null.</summary>
     public async Task<RigView?> View(Guid id)
@@ -38,9 +38,11 @@ public sealed class RigDesk(AssessmentCache cache, RigLog log, TimeProvider cloc
         var rigs = new List<YardRig>();
         var counts = await log.RecordCounts();
         var began = clock.GetTimestamp();
-        foreach (var stored in await log.All())
+        var all = await log.All();
+        var designs = new JobDesign[all.Count];
+        Parallel.For(0, designs.Length, i => designs[i] = JobFile.Read(all[i].Design));
+        foreach (var (stored, design) in all.Zip(designs))
         {
-            var design = JobFile.Read(stored.Design);
             var assessment = cache.Known(stored.Id, stored.Revision, counts.GetValueOrDefault(stored.Id))
                 ?? (clock.GetElapsedTime(began) < YardPatience ? cache.Assess(stored.Id, stored.Revision, design, await Records(stored.Id)) : null);
             rigs.Add(InYard(stored, design, assessment));
