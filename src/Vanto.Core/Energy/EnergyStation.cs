@@ -19,7 +19,6 @@ public sealed record EnergyInputs(SurveyDesign Survey, LoadDesign Load, UnitDesi
 public static class EnergyStation
 {
     private const int ThermostatStepS = 60;
-    private const double GraceHours = 0.5;
     private const double MostStartsAnHour = 6;
     private static readonly double[] OwnerSetpointsC = [22, 24, 26, 28];
 
@@ -55,18 +54,17 @@ public static class EnergyStation
             var last = double.NaN;
             double? failure = null;
             var cause = "";
+            var window = new AimWindow(inputs, energyCase);
             for (var k = 0; k < hours.Length; k++)
             {
-                if (!Day.Within(hours[k], design.From, design.To))
+                if (!window.Contains(hours[k]))
                     continue;
-                var into = (hours[k] - design.From + 24) % 24;
                 last = result.AirC[k];
                 lowest = Math.Min(lowest, result.Soc[k]);
-                var warm = result.AirC[k] > design.HoldC + energyCase.ToleranceK + (inputs.Unit.SingleSpeed ? energyCase.HysteresisK / 2 : 0);
-                var low = inputs.Survey.Sources.Battery.Fitted && energyCase.ShoreW is null && result.Soc[k] <= inputs.ReserveSoc;
-                if (into > GraceHours)
+                var low = window.Low(result.Soc[k]);
+                if (!window.Settles(hours[k]))
                     worst = Math.Max(worst, result.AirC[k]);
-                if (!low && (!warm || into <= GraceHours))
+                if (!low && !window.Warm(hours[k], result.AirC[k]))
                 {
                     held += step;
                     continue;

@@ -76,22 +76,21 @@ public static class EnergyStretch
     private static (double Window, double Held, (int Step, bool Low)? Failure) Judge(EnergyResult result, EnergyCase energyCase, double[] clock, EnergyInputs inputs)
     {
         var step = energyCase.StepS / 3600;
-        double window = 0, held = 0;
+        double asked = 0, held = 0;
         (int, bool)? failure = null;
+        var window = new AimWindow(inputs, energyCase);
         for (var k = 0; k < clock.Length; k++)
         {
-            if (!Day.Within(clock[k], inputs.Energy.From, inputs.Energy.To))
+            if (!window.Contains(clock[k]))
                 continue;
-            window += step;
-            var low = inputs.Survey.Sources.Battery.Fitted && energyCase.ShoreW is null && result.Soc[k] <= inputs.ReserveSoc;
-            var settling = (clock[k] - inputs.Energy.From + 24) % 24 <= 0.5;
-            var warm = !settling && result.AirC[k] > inputs.Energy.HoldC + energyCase.ToleranceK + (inputs.Unit.SingleSpeed ? energyCase.HysteresisK / 2 : 0);
-            if (low || warm)
+            asked += step;
+            var low = window.Low(result.Soc[k]);
+            if (low || window.Warm(clock[k], result.AirC[k]))
                 failure ??= (k, low);
             else
                 held += step;
         }
-        return (window, held, failure);
+        return (asked, held, failure);
     }
 
     private static IEnumerable<Finding> Findings(EnergyInputs inputs, DateOnly first, EnergyResult result, double[] hours, (int Step, bool Low)? failure)

@@ -41,11 +41,11 @@ public static class EnergyYear
     {
         double minSoc = 1, warm = 0, without = 0, aircon = 0, sun = 0, used = 0, other = 0, generator = 0;
         const double step = StepS / 3600.0;
+        var window = new AimWindow(inputs, energyCase);
         for (var k = week * StepsAWeek; k < Math.Min(hours.Length, (week + 1) * StepsAWeek); k++)
         {
             minSoc = Math.Min(minSoc, result.Soc[k]);
-            var window = Day.Within(hours[k], inputs.Energy.From, inputs.Energy.To);
-            warm += window && result.AirC[k] > inputs.Energy.HoldC + energyCase.ToleranceK ? step : 0;
+            warm += window.Contains(hours[k]) && window.Warm(hours[k], result.AirC[k]) ? step : 0;
             without += result.Mode[k] is RunMode.Standby or RunMode.Blocked ? step : 0;
             aircon += result.AirconW[k] * step / 1000;
             used += result.PvW[k] * step / 1000;
