@@ -22,6 +22,20 @@ public sealed class LoadTests(DemoServer demo) : StationTests(demo, "Marigold", 
     }
 
     [Fact]
+    public void A_chart_out_of_sight_is_drawn_when_it_comes_near_and_follows_what_changed_meanwhile()
+    {
+        Screen.Until(() => Screen.All("figure canvas").Count > 0, "the first chart is drawn");
+        Screen.All("[data-soak] canvas").ShouldBeEmpty("the soak lies below the first screen");
+        Screen.Type("/survey/place/dryBulbC", "46");
+        Screen.Saved();
+        Screen.All("[data-soak] canvas").ShouldBeEmpty();
+        Screen.Driver.ExecuteScript("document.querySelector('[data-soak]').scrollIntoView()");
+        Screen.Until(() => Screen.All("[data-soak] canvas").Count == 1, "it is drawn now");
+        Screen.Until(() => Screen.See("[data-soak] figure").GetAttribute("aria-label")!.Contains("°C", StringComparison.Ordinal), "with its words");
+        Screen.IsClean();
+    }
+
+    [Fact]
     public async Task The_year_runs_on_made_weather_and_on_a_file()
     {
         Screen.Press("run the year", "[data-season]");

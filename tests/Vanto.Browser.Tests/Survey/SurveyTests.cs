@@ -20,6 +20,43 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
     }
 
     [Fact]
+    public void An_inverter_is_described_as_its_maker_does_and_the_start_follows()
+    {
+        Screen.OpenRig("Marigold", "survey");
+        Screen.Unfold("Inverter, as its maker describes it");
+        Screen.Type("/survey/sources/inverter/peakW", "6000");
+        Screen.Press("one more point that it bears");
+        Screen.Type("/survey/sources/inverter/bears/0/powerW", "2000");
+        Screen.OpenRig("Marigold", "start");
+        Screen.See("main.station", "above its rating");
+        Screen.OpenRig("Marigold", "survey");
+        Screen.Unfold("Inverter, as its maker describes it");
+        Screen.Type("/survey/sources/inverter/bears/0/powerW", "9 kW");
+        Screen.Type("/survey/sources/inverter/bears/0/seconds", "3");
+        Screen.Saved();
+        Screen.IsAccessible();
+        Screen.OpenRig("Marigold", "start");
+        Screen.See(".verdict .headline", "on");
+        Screen.See(".findings").Text.ShouldNotContain("without the time");
+        Screen.IsClean();
+    }
+
+    [Fact]
+    public void A_bank_is_built_of_cells_and_its_fuse_held_against_its_short()
+    {
+        Screen.OpenRig("Marigold", "survey");
+        Screen.Choose("/survey/sources/battery/builtOf", "single cells");
+        Screen.Until(() => Screen.All("input[data-path='/survey/sources/battery/nominalV']").Count == 0, "a cell has no block's voltage");
+        Screen.Type("/survey/sources/battery/series", "16");
+        Screen.Type("/survey/sources/battery/fuseInterruptsA", "2000");
+        Screen.See(".findings", "interrupts only");
+        Screen.Control("z");
+        Screen.Until(() => !Screen.See("main.station").Text.Contains("interrupts only", StringComparison.Ordinal), "the fuse is taken back");
+        Screen.Saved();
+        Screen.IsClean();
+    }
+
+    [Fact]
     public void A_field_is_found_by_a_word_and_typed_where_it_is_found()
     {
         Screen.Into(Screen.See("[data-find]"), "haze");
