@@ -150,7 +150,7 @@ public static class SurveyedSpace
         if (survey.Sources is { Inverter: { Fitted: true, Inside: true } inverter, Battery.Fitted: true })
             gains.Add(ByHour("inverter", GainKind.Appliances, ElectronicsRadiant, h =>
             {
-                var load = survey.Devices.Where(d => d.Supply == DeviceSupply.Ac).Sum(d => d.PowerW * Day.Share(h, d.From, d.To));
+                var load = inverter.UnitW + survey.Devices.Where(d => d.Supply == DeviceSupply.Ac).Sum(d => d.PowerW * Day.Share(h, d.From, d.To));
                 return (new InverterModel(inverter.RatedW, inverter.IdleW ?? 0.01 * inverter.RatedW).DcPower(load) - load, 0);
             }));
         return gains;

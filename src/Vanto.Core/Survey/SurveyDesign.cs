@@ -314,6 +314,7 @@ public sealed record InverterDesign : DesignPart
     [Field(QuantityKind.Voltage, 100, 250, Label = "Output")] public double OutputV { get; init; } = 120;
     [Field(QuantityKind.ElectricPower, 0, 300, Label = "Draws when idle", Optional = true)] public double? IdleW { get; init; }
     [Ask("Its heat stays in the cooled space")] public bool Inside { get; init; }
+    [Field(QuantityKind.ElectricPower, 0, 20000, Label = "The unit draws through it, while it cools", Help = "its losses heat the space too; Start offers the figure")] public double UnitW { get; init; }
     [Ask("Modified sine wave", Help = "cheap inverters; no compressor starts on it")] public bool ModifiedSine { get; init; }
     [Field(QuantityKind.Temperature, -20, 60, Label = "It stands in", Help = "1 % less for each degree above 25 °C; a maker's derate replaces it")] public double AmbientC { get; init; } = 25;
     [Field(QuantityKind.ApparentPower, 100, 30000, Label = "Its label in VA", Help = "where it gives both, the smaller counts", Optional = true)] public double? LabelVa { get; init; }

@@ -86,6 +86,7 @@ public static class DemoRigs
             {
                 Place = SaltpanFlat,
                 Climate = SaltpanYear,
+                FirstSpaceName = "studio",
                 Further = [new FurtherSpaceDesign { Name = "bunk", Space = rig.Survey.Space with { LengthM = 2.2, WidthM = 2.35, HeightM = 1.95, AirChangesPerHour = 0.5 }, Windows = [new WindowDesign { Name = "bunk window", Side = Side.Rear, WidthM = 0.9, HeightM = 0.5, Glazing = "tinted", Cover = "quilted" }] }],
                 Shades = [new ShadeDesign { Kind = ShadeKind.Awning, Side = Side.Right, DepthM = 2.4, WidthM = 4, From = 9, To = 19 }],
                 HeadingDeg = 180,
@@ -175,6 +176,7 @@ public static class DemoRigs
             {
                 Place = PortAmbry,
                 Climate = AmbryYear,
+                FirstSpaceName = "saloon",
                 Further = [new FurtherSpaceDesign { Name = "aft cabin", Space = rig.Survey.Space with { LengthM = 2.2, WidthM = 2.4, HeightM = 1.7 }, Windows = [new WindowDesign { Name = "aft hatch", Side = Side.Roof, WidthM = 0.5, HeightM = 0.5, Glazing = "hatch-single", Cover = "bubble" }] }],
                 HeadingDeg = 80,
                 WaterC = 29,

@@ -105,6 +105,21 @@ public class OwnInverterTests
     }
 
     [Fact]
+    public void An_inverter_in_the_cooled_space_heats_it_and_the_load_counts_that_when_told()
+    {
+        var rig = Rooftop(Inverter with { Inside = true });
+        var note = Findings(rig).Single(f => f.Code == "source.inverter-heat");
+        var watts = (double)note.Remedies[0].Changes[0].Value!;
+        watts.ShouldBe(UnitCatalogue.Find("RT-13-115")!.RatedPowerW);
+        var counted = Rooftop(Inverter with { Inside = true, UnitW = watts });
+        Findings(counted).ShouldNotContain(f => f.Code == "source.inverter-heat");
+        var model = new InverterModel(3000, 30);
+        var more = Assessor.Assess(counted).Load!.PeakSensibleW - Assessor.Assess(rig).Load!.PeakSensibleW;
+        // 3 % in proportion and 5 % with the square of what it carries; part of it is stored in the contents.
+        more.ShouldBeInRange(0.85 * (model.DcPower(watts) - watts - 30), 1.15 * (model.DcPower(watts + 60) - watts - 60 - 30));
+    }
+
+    [Fact]
     public void A_soft_starter_learns_and_a_plate_without_locked_rotor_current_is_estimated()
     {
         Findings(Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.SoftStarter })).ShouldContain(f => f.Code == "start.learn");

@@ -68,7 +68,18 @@ const battery = [
   'fuseInterruptsA',
   'mixed',
 ].map((f) => '/survey/sources/battery/' + f);
-const inverter = ['class', 'ratedW', 'outputV', 'idleW', 'ambientC', 'inside', 'modifiedSine'].map((f) => '/survey/sources/inverter/' + f);
+const inverter = computed(() =>
+  [
+    'class',
+    'ratedW',
+    'outputV',
+    'idleW',
+    'ambientC',
+    'inside',
+    ...(rig.design!.survey.sources.inverter.inside ? ['unitW'] : []),
+    'modifiedSine',
+  ].map((f) => '/survey/sources/inverter/' + f),
+);
 const generator = [
   'kind',
   'fuel',
