@@ -39,7 +39,7 @@ public static class EnergyStation
         return new EnergyAssessment(
             Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),
             aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
-            hasBattery ? OwnerTable(inputs) : [], result.GeneratorHours, result.FuelLitres, array);
+            hasBattery ? OwnerTable(inputs) : [], result.GeneratorHours, result.FuelLitres, array, SizingDays.Sentence(inputs));
     }
 
     private sealed record Aim(double WindowHours, double HeldHours, double? FailureHour, string Cause, double CabinAtEndC, double WorstC, double LowestSoc)

@@ -1,3 +1,4 @@
+using Vanto.Core.Findings;
 using Vanto.Core.Load;
 
 namespace Vanto.Core.Energy;
@@ -14,23 +15,46 @@ internal sealed record SizingDays(string Id, string Words, int Count, RigDay Day
     private const double HotterK = 3;
     private const double CloudySun = 0.35;
 
+    private const string Aging = ", aged bank";
+
     /// <summary>The days that the aim asks for, the design day first.</summary>
     public static List<SizingDays> Of(EnergyInputs inputs)
     {
         var sizing = inputs.Energy.Sizing;
         var day = inputs.Day ?? RigDay.Of(inputs.Survey, inputs.Load).Day;
-        var list = new List<SizingDays> { new("design", "the design day", 1, day, false, false) };
-        if (sizing.HotDays)
+        RigDay Hotter()
         {
             var place = inputs.Survey.Place;
-            var hot = RigDay.Of(inputs.Survey with { Place = place with { DryBulbC = place.DryBulbC + HotterK, NightLowC = place.NightLowC + HotterK } }, inputs.Load).Day;
-            list.Add(new("hot", $"{Days(sizing.Days)} 3 K hotter", sizing.Days, hot, false, false));
+            return RigDay.Of(inputs.Survey with { Place = place with { DryBulbC = place.DryBulbC + HotterK, NightLowC = place.NightLowC + HotterK } }, inputs.Load).Day;
         }
+        List<SizingDays> list = [.. Asked(sizing).Select(a => new SizingDays(a.Id, a.Words, a.Count, a.Id switch { "hot" => Hotter(), "cloudy" => day.UnderCloud(CloudySun), _ => day }, false, a.Id == "dark"))];
+        return sizing.Aged ? [.. list.SelectMany(s => new[] { s, s with { Id = s.Id + "-aged", Words = s.Words + Aging, Aged = true } })] : list;
+    }
+
+    /// <summary>The aim in a sentence.</summary>
+    public static Phrase Sentence(EnergyInputs inputs)
+    {
+        var (aim, sizing) = (inputs.Energy, inputs.Energy.Sizing);
+        var days = string.Join(", ", Asked(sizing).Select(a => a.Words)) + (sizing.Aged ? ", and again with a bank aged to 80 %" : "");
+        var within = Phrase.Of($"at most {sizing.MostBatteries} blocks and {sizing.MostModules} modules");
+        if (sizing.MostCost is { } cost)
+            within = Phrase.Of($"{within}, {cost:Count} €");
+        if (sizing.MostMassKg is { } mass)
+            within = Phrase.Of($"{within}, {mass:Mass}");
+        if (sizing.ChooseGenerator || inputs.Survey.Sources.Generator is { Fitted: true, AutoStart: true })
+            within = Phrase.Of($"{within}, {sizing.MostGeneratorHours:Hours} of generator a week");
+        return Phrase.Of($"Hold at most {aim.HoldC:Temperature} from {aim.From:HourOfDay} to {aim.To:HourOfDay} and never fall under {inputs.ReserveSoc:Fraction} of charge: {days}. Within {within}.");
+    }
+
+    private static IEnumerable<(string Id, string Words, int Count)> Asked(SizingDesign sizing)
+    {
+        yield return ("design", "the design day", 1);
+        if (sizing.HotDays)
+            yield return ("hot", $"{Days(sizing.Days)} 3 K hotter", sizing.Days);
         if (sizing.CloudyDays)
-            list.Add(new("cloudy", $"{Days(sizing.Days)} with 35 % of the sun", sizing.Days, day.UnderCloud(CloudySun), false, false));
+            yield return ("cloudy", $"{Days(sizing.Days)} with 35 % of the sun", sizing.Days);
         if (sizing.DarkDays > 0)
-            list.Add(new("dark", $"{Days(sizing.DarkDays)} without sun on the modules", sizing.DarkDays, day, false, true));
-        return sizing.Aged ? [.. list.SelectMany(s => new[] { s, s with { Id = s.Id + "-aged", Words = s.Words + ", aged bank", Aged = true } })] : list;
+            yield return ("dark", $"{Days(sizing.DarkDays)} without sun on the modules", sizing.DarkDays);
     }
 
     private static string Days(int count) => count == 1 ? "a day" : $"{count} days";

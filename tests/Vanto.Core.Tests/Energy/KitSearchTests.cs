@@ -212,6 +212,19 @@ public class KitSearchTests
     }
 
     [Fact]
+    public void The_aim_is_said_in_a_sentence_and_every_scenario_stands_in_it()
+    {
+        var design = WithSizing(s => s with { DarkDays = 1, ChooseGenerator = true, MostCost = 9000, MostMassKg = 400, MostGeneratorHours = 12 });
+        var sentence = Assessor.Assess(design).Energy!.SizingAim.ToString();
+        sentence.ShouldStartWith("Hold at most 25.0 °C from 21:00 to 07:00 and never fall under 20 % of charge: the design day, ");
+        foreach (var scenario in Search(design).Scenarios.Where(s => !s.Id.EndsWith("-aged", StringComparison.Ordinal)))
+            sentence.ShouldContain(scenario.Words);
+        sentence.ShouldContain("and again with a bank aged to 80 %");
+        sentence.ShouldEndWith("Within at most 8 blocks and 5 modules, 9,000 €, 400.0 kg, 12.0 h of generator a week.");
+        Assessor.Assess(WithSizing(s => s with { Aged = false })).Energy!.SizingAim.ToString().ShouldEndWith("Within at most 8 blocks and 5 modules.");
+    }
+
+    [Fact]
     public void More_modules_than_the_roof_holds_are_told_and_set_right()
     {
         var wide = Search(WithSizing(s => s with { MostModules = 30, Days = 1, WarmerK = 0 })).Findings.Single(f => f.Code == "size.roof");

@@ -117,6 +117,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
 <template>
   <section class="sizing" data-sizing>
     <h2>The smallest that does it</h2>
+    <p data-aim>{{ say(rig.assessment!.energy!.sizingAim) }}</p>
     <div class="limits">
       <AskGroup v-for="g in groups" :key="g.title" :title="g.title" :open="false">
         <AskField v-for="f in g.fields" :key="f" :path="`/energy/sizing/${f}`" />
