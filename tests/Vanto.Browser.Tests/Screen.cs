@@ -90,9 +90,12 @@ public sealed class Screen : IDisposable
     }
 
     /// <summary>Chooses from a list by the keyboard.</summary>
-    public void Choose(string path, string words)
+    public void Choose(string path, string words) => Pick($"[data-path='{path}']", words);
+
+    /// <summary>Chooses from the list of an element by the keyboard.</summary>
+    public void Pick(string list, string words)
     {
-        var box = Wait(() => All($"[data-path='{path}'] input").FirstOrDefault(), path);
+        var box = Wait(() => All($"{list} input").FirstOrDefault(), list);
         box.SendKeys(Keys.ArrowDown);
         See(".el-select__popper .el-select-dropdown__item");
         for (var presses = 0; presses < 60; presses++)
@@ -100,13 +103,13 @@ public sealed class Screen : IDisposable
             if (All(".el-select-dropdown__item.is-hovering").Any(e => e.Displayed && e.Text.Contains(words, StringComparison.OrdinalIgnoreCase)))
             {
                 box.SendKeys(Keys.Enter);
-                Until(() => All(".el-select__popper .el-select-dropdown__item").All(e => !e.Displayed), $"the list of {path} closes");
+                Until(() => All(".el-select__popper .el-select-dropdown__item").All(e => !e.Displayed), $"the list of {list} closes");
                 Saved();
                 return;
             }
             box.SendKeys(Keys.ArrowDown);
         }
-        throw new NoSuchElementException($"{path} has no choice \"{words}\"");
+        throw new NoSuchElementException($"{list} has no choice \"{words}\"");
     }
 
     /// <summary>Presses the button with those words, by the keyboard.</summary>

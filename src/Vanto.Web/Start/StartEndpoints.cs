@@ -11,9 +11,10 @@ namespace Vanto.Web.Start;
 /// <summary>What more there is to know of a rig's start, made when asked.</summary>
 public static class StartEndpoints
 {
-    /// <summary>Maps the study of a rig's start.</summary>
+    /// <summary>Maps the catalogue of sources and the study of a rig's start.</summary>
     public static void MapStart(this RouteGroupBuilder api)
     {
+        api.MapGet("/sources", () => TypedResults.Ok(SourceCatalogue.All)).WithTags("start");
         api.MapGet("/rigs/{id:guid}/start-study", Study).WithTags("start");
         api.MapPost("/rigs/{id:guid}/measured-start", Measured).WithTags("start");
     }

@@ -42,6 +42,20 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
     }
 
     [Fact]
+    public void A_source_of_the_catalogue_is_taken_on_board()
+    {
+        Screen.OpenRig("Marigold", "survey");
+        Screen.Pick("[data-pick='inverter']", "with transformer");
+        Screen.Until(() => Screen.See("input[data-path='/survey/sources/inverter/ratedW']").GetAttribute("value") == "1000", "its rating is taken");
+        Screen.Saved();
+        Screen.Control("z");
+        Screen.Until(() => Screen.See("input[data-path='/survey/sources/inverter/ratedW']").GetAttribute("value") == "3000", "and taken back in one step");
+        Screen.Saved();
+        Screen.IsAccessible();
+        Screen.IsClean();
+    }
+
+    [Fact]
     public void A_bank_is_built_of_cells_and_its_fuse_held_against_its_short()
     {
         Screen.OpenRig("Marigold", "survey");

@@ -7,6 +7,7 @@ import AskRows from '../../parts/AskRows.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
 import { useRig } from '../../stores/rig';
+import SourcePick from './SourcePick.vue';
 import StationLayout from '../StationLayout.vue';
 import FieldFinder from './FieldFinder.vue';
 import RigPlan from './RigPlan.vue';
@@ -95,7 +96,11 @@ const generator = [
   'stopSoc',
 ].map((f) => '/survey/sources/generator/' + f);
 const shore = ['volts', 'breakerA', 'cableM', 'cableMm2', 'assist'].map((f) => '/survey/sources/shore/' + f);
-const modules = ['count', 'ratedW', 'mounting', 'cellModel', 'noctC'].map((f) => '/survey/sources/modules/' + f);
+const modules = computed(() =>
+  ['count', 'ratedW', 'mounting', 'cellModel', ...(rig.design!.survey.sources.modules.cellModel === 'noct' ? ['noctC'] : [])].map(
+    (f) => '/survey/sources/modules/' + f,
+  ),
+);
 const alternator = ['powerW', 'ratedA', 'vehicleA', 'limitA', 'from', 'to'].map((f) => '/survey/sources/alternator/' + f);
 const windowFields = ['name', 'side', 'widthM', 'heightM', 'count', 'glazing', 'cover'];
 const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtStart', 'mayWait', 'shedRank'];
@@ -209,7 +214,9 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
       <AskGroup
         title="Inverter"
         :paths="['/survey/sources/inverter/fitted', ...(rig.design!.survey.sources.inverter.fitted ? inverter : [])]"
-      />
+      >
+        <SourcePick group="inverter" />
+      </AskGroup>
       <AskGroup
         v-if="rig.design!.survey.sources.inverter.fitted"
         title="Inverter, as its maker describes it"
@@ -232,8 +239,12 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
       <AskGroup
         title="Generator"
         :paths="['/survey/sources/generator/fitted', ...(rig.design!.survey.sources.generator.fitted ? generator : [])]"
-      />
-      <AskGroup title="Shore" :paths="['/survey/sources/shore/fitted', ...(rig.design!.survey.sources.shore.fitted ? shore : [])]" />
+      >
+        <SourcePick group="generator" />
+      </AskGroup>
+      <AskGroup title="Shore" :paths="['/survey/sources/shore/fitted', ...(rig.design!.survey.sources.shore.fitted ? shore : [])]">
+        <SourcePick group="shore" />
+      </AskGroup>
     </template>
     <template #see>
       <p class="sheet-link"><RouterLink :to="`/rig/${rig.id}/measuring-sheet`">measuring sheet to print</RouterLink></p>
