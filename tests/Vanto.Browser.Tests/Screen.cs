@@ -60,7 +60,21 @@ public sealed class Screen : IDisposable
     public IReadOnlyList<IWebElement> All(string css) => Driver.FindElements(By.CssSelector(css));
 
     /// <summary>Waits until the text of an element contains words.</summary>
-    public void See(string css, string words) => Wait(() => All(css).FirstOrDefault(e => e.Text.Contains(words, StringComparison.OrdinalIgnoreCase)), $"{css} with \"{words}\"; it reads \"{string.Join(" | ", All(css).Select(e => e.Text).Take(3))}\"");
+    public void See(string css, string words)
+    {
+        try
+        {
+            Wait(() => All(css).FirstOrDefault(e => e.Text.Contains(words, StringComparison.OrdinalIgnoreCase)), $"{css} with \"{words}\"");
+        }
+        catch (WebDriverTimeoutException e)
+        {
+            throw new WebDriverTimeoutException($"{e.Message}; it reads \"{string.Join(" | ", Texts(css).Take(3))}\"", e);
+        }
+    }
+
+    /// <summary>What all elements read, taken in one moment.</summary>
+    public IReadOnlyList<string> Texts(string css) =>
+        [.. ((IReadOnlyCollection<object>)Driver.ExecuteScript("return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.trim())", css)!).Cast<string>()];
 
     /// <summary>Waits until something is so.</summary>
     public T Wait<T>(Func<T?> look, string what) where T : class

@@ -122,7 +122,8 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
     {
         Screen.Press("measuring sheet");
         Screen.See("h1", "Measuring sheet");
-        var asked = Screen.All(".line span").Select(e => e.Text).ToList();
+        Screen.Until(() => Screen.Texts(".line span").Contains("Build"), "the sheet is filled");
+        var asked = Screen.Texts(".line span").ToList();
         asked.IndexOf("Latitude").ShouldBeLessThan(asked.IndexOf("Length"));
         asked.IndexOf("Length").ShouldBeLessThan(asked.IndexOf("Build"));
         Screen.IsAccessible();
