@@ -81,7 +81,7 @@ public sealed class BankRun
             return powerW;
         var current = most;
         var next = Math.Min(1, Soc + _gain * current * _socPerAmp);
-        var mean = next - Soc < 1e-12 ? Voltage : (Integral(next) - Integral(Soc)) / (next - Soc);
+        var mean = next - Soc < 1e-12 ? Voltage : (Integral(next) - Integral(Soc, _segment)) / (next - Soc);
         return Math.Min(powerW, current * (mean + current * Ohm));
     }
 
@@ -98,29 +98,32 @@ public sealed class BankRun
         if (!charging && Soc <= floor)
             return false;
         var socPerAmp = charging ? _gain * _socPerAmp : _socPerAmp;
-        if (End(powerW, socPerAmp, charging) is not { } next || next > 1)
+        var start = Integral(Soc, _segment);
+        var next = End(powerW, socPerAmp, charging, start);
+        if (double.IsNaN(next) || next > 1)
             return TryLongStep(powerW, charging, floor, out lossW);
-        var current = Math.Abs(next - Soc) * (charging ? _ampPerSoc / _gain : _ampPerSoc);
+        var moved = next - Soc;
+        var current = charging ? moved * _ampPerSoc / _gain : -moved * _ampPerSoc;
         if (!charging && _peukert && _bank.EffectiveCurrent(current) > current)
             return TryLongStep(powerW, charging, floor, out lossW);
         if (!charging && (next < floor - 1e-12 || !Gives(current)))
             return false;
         lossW = current * current * Ohm;
-        if (charging && next > Soc)
-            lossW += (1 - _gain) * current * (Integral(next) - Integral(Soc)) / (next - Soc);
         MoveTo(next);
+        // Charge that is not kept, at the mean voltage of the step: current times voltage is its integral over the charge moved.
+        if (charging)
+            lossW += (1 - _gain) * (Integral(next, _segment) - start) * _ampPerSoc / _gain;
         return true;
     }
 
     /// <summary>
-    /// Charge at the end of a step, d = next − soc in proportion to the current: σ²·P = σ·∫V ds + R·d², quadratic within a segment. Null where
+    /// Charge at the end of a step, d = next − soc in proportion to the current: σ²·P = σ·∫V ds + R·d², quadratic within a segment. Not a number where
     /// no root is left: more than the bank can give, or past the ends of its curve.
     /// </summary>
-    private double? End(double powerW, double socPerAmp, bool charging)
+    private double End(double powerW, double socPerAmp, bool charging, double start)
     {
         var i = _segment;
         var from = Soc;
-        var start = Integral(Soc);
         var target = socPerAmp * socPerAmp * powerW;
         while (true)
         {
@@ -132,13 +135,13 @@ public sealed class BankRun
             var c = Ohm * moved * moved + socPerAmp * (Integral(from, i) - start) - target;
             var root = b * b - 4 * a * c;
             if (root < 0)
-                return null;
+                return double.NaN;
             var next = from - 2 * c / (b + Math.Sqrt(root));
             if (next >= _points[i] && next <= _points[i + 1])
                 return next;
             (from, i) = charging ? (_points[i + 1], i + 1) : (_points[i], i - 1);
             if (i < 0 || i >= _voltage.Length)
-                return null;
+                return double.NaN;
         }
     }
 
