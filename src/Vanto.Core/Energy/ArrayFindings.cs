@@ -22,7 +22,6 @@ public sealed record ArrayView(
 /// <summary>Modules, strings and roof of a rig, and a bank in cold nights.</summary>
 internal static class ArrayFindings
 {
-    private const int Shown = 6;
     private const double DwellingArcV = 80;
     private const double HottestSun = 1000;
 
@@ -37,7 +36,7 @@ internal static class ArrayFindings
         var hot = survey.Place.DryBulbC + modules.CellRise(survey.Place.WindMs) * HottestSun;
         var known = sources.Controller.Known && modules.Count > 0;
         var chosen = known && modules.Count % modules.Series == 0 ? PvStrings.Check(module, input, modules.Series, modules.Count / modules.Series, lowest, hot, modules.StringsFused) : null;
-        var allowed = known ? PvStrings.Enumerate(module, input, modules.Count, lowest, hot, modules.StringsFused).Take(Shown).ToList() : [];
+        var allowed = known ? PvStrings.Enumerate(module, input, modules.Count, lowest, hot, modules.StringsFused) : [];
         var (roof, obstacles, standing) = Roof(survey, unit.Kind is AcKind.RooftopSingleSpeed or AcKind.DcNativeRooftop);
         return new ArrayView(chosen, allowed, lowest, hot, RoofPacking.Pack(roof), roof.LengthMm, roof.WidthMm, obstacles, standing);
     }

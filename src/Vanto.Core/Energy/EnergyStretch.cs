@@ -43,7 +43,8 @@ public static class EnergyStretch
         var space = SurveyedSpace.Build(inputs.Survey, inputs.Load.SetpointC, inputs.Load.HumidityPct);
         var through = RigDay.Through(space, weather.Days(first.DayOfYear, ask.Days + 1).Steps(stepS), stepS);
         var (result, energyCase, clock) = new DayRun(inputs, through, stepS, ask.Days).Run();
-        var hours = Array.ConvertAll([.. Enumerable.Range(0, clock.Length)], k => Math.Round(inputs.Energy.StartHour * 3600 / stepS) * stepS / 3600 + (k + 0.5) * stepS / 3600);
+        var begins = Math.Round(inputs.Energy.StartHour * 3600 / stepS) * stepS / 3600;
+        double[] hours = [.. Enumerable.Range(0, clock.Length).Select(k => begins + (k + 0.5) * stepS / 3600)];
         var (window, held, failure) = Judge(result, energyCase, clock, inputs);
         var ledger = result.Ledger;
         return new EnergyStretchResult(

@@ -12,8 +12,6 @@ internal static class SourceFindings
         var inverter = survey.Sources.Inverter;
         if (design.On == SourceChoice.Inverter)
         {
-            if (inverter.ModifiedSine)
-                yield return Finding.Of("source.waveform", Severity.Stop, $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave.");
             if (inverter.PeakW is { } peak && inverter.Bears.Count == 0)
                 yield return Finding.Of("source.surge-time", Severity.Caution, $"{peak:ElectricPower} of peak say nothing without the time they last. What is typical of the class is taken; ask the maker for watts and seconds.");
             if (inverter.LabelVa is { } va && va < inverter.RatedW)
@@ -31,7 +29,7 @@ internal static class SourceFindings
         }
         if (design.On is SourceChoice.Generator or SourceChoice.Shore && unit.Kind is AcKind.MiniSplitInverter or AcKind.PvAssistedSplit)
             yield return Finding.Of("source.floating-neutral", Severity.Note, $"Some inverter-driven units and some pedestals refuse a floating neutral: one bond of neutral and earth, at the source in use.");
-        if (unit.SingleSpeed && design.Remedy == StartRemedy.SoftStarter)
+        if (unit.SingleSpeed && design.Remedy == StartRemedy.SoftStarter && design.On != SourceChoice.Shore)
             yield return Finding.Of("start.learn", Severity.Note, $"A soft starter learns: make its first {SoftStarter.LearningStarts} starts on shore or a large generator; the first on a small source may trip what later ones do not.");
         if (unit.SingleSpeed && unit.LraEstimated)
             yield return Finding.Of("start.lra-estimated", Severity.Note, $"The plate gives no locked-rotor current: {unit.LockedRotorA:Current} are taken, 5.2 times the running current. Measure it.");

@@ -25,6 +25,9 @@ public static class StartStation
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
             return WrongVoltage(unit, source);
+        if (WrongWaveform(survey, design))
+            return Refused(unit, source, Phrase.Of($"Does not fit this source: a modified sine wave."), "waveform",
+                Finding.Of("source.waveform", Severity.Stop, $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave."));
         if (unit.SingleSpeed && Fit(survey, design, unit, source) is { } fit)
         {
             if (!fit.Fitted)
@@ -56,6 +59,8 @@ public static class StartStation
             return DcStart.Assess(survey, design, unit, outdoorC).Outcome;
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
+            return StartOutcome.StartsButCannotRun;
+        if (WrongWaveform(survey, design))
             return StartOutcome.StartsButCannotRun;
         if (unit.SingleSpeed)
             return StartVerdict.Of(Case(survey, design, unit, source)).Outcome;
@@ -297,9 +302,15 @@ public static class StartStation
         var finding = new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants {unit.SupplyVoltageV:Voltage}, the {Name(source)} gives {source.Volts:Voltage}."),
             [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
                 .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), [new DesignChange("/unit/chosen", u.Id)]))]);
-        return new StartAssessment(new Verdict(StationState.Stop, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), finding.Words), [finding], [],
-            StartOutcome.StartsButCannotRun, "voltage", StartTrace.None, Bears(source), [], [], [], 0, 0, 0, 0, source.Volts, 1, source.ContinuousW, SurgeW(source), null, !unit.SingleSpeed);
+        return Refused(unit, source, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), "voltage", finding);
     }
+
+    private static bool WrongWaveform(SurveyDesign survey, StartDesign design) => design.On == SourceChoice.Inverter && survey.Sources.Inverter.ModifiedSine;
+
+    /// <summary>A start that is not even tried.</summary>
+    private static StartAssessment Refused(AcUnit unit, PowerSource source, Phrase headline, string cause, Finding finding) => new(
+        new Verdict(StationState.Stop, headline, finding.Words), [finding], [], StartOutcome.StartsButCannotRun, cause, StartTrace.None, Bears(source), [], [], [], 0, 0, 0, 0, source.Volts, 1, source.ContinuousW, SurgeW(source), null,
+        !unit.SingleSpeed);
 
     private static double SurgeW(PowerSource source) => source.Class switch
     {

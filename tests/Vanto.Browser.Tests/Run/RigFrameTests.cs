@@ -42,6 +42,21 @@ public sealed class RigFrameTests : IClassFixture<DemoServer>, IDisposable
         _screen.IsClean();
     }
 
+    [Theory]
+    [InlineData("°C · m")]
+    [InlineData("°F · ft")]
+    public void No_figure_of_the_ledger_runs_into_its_neighbour(string units)
+    {
+        _screen.OpenRig("Marigold", "load");
+        if (!_screen.See("header.top").Text.Contains(units, StringComparison.Ordinal))
+            _screen.Press("·", "header.top");
+        _screen.Until(() => _screen.See("header.top").Text.Contains(units, StringComparison.Ordinal), "the units are those asked");
+        _screen.Driver.ExecuteScript("""
+            return [...document.querySelectorAll('.ledger .entry')].filter(e => [...e.children].some(c => c.getBoundingClientRect().right > e.getBoundingClientRect().right + 0.5)).map(e => e.dataset.ledger).join();
+            """).ShouldBe("", "each stays in its own place");
+        _screen.IsClean();
+    }
+
     [Fact]
     public void A_change_moves_the_ledger_and_undo_takes_it_back()
     {

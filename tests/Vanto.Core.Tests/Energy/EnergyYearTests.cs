@@ -96,19 +96,6 @@ public class EnergyYearTests
     }
 
     [Fact]
-    public void A_degree_warmer_saves_and_a_degree_cooler_costs()
-    {
-        var study = LimitedPowerStudy.Of(Inputs(Van));
-        study.Degrees.Select(d => d.Kelvin).ShouldBe([-1, 0, 1, 2]);
-        for (var i = 1; i < study.Degrees.Count; i++)
-            study.Degrees[i].AirconWh.ShouldBeLessThan(study.Degrees[i - 1].AirconWh);
-        study.Degrees[1].DifferenceWh.ShouldBe(0);
-        study.QuickWh.ShouldBeInRange(0.2 * study.Degrees[0].DifferenceWh, 5 * study.Degrees[0].DifferenceWh);
-        study.Shed[^1].ShouldStartWith("lights");
-        study.Shed.ShouldNotContain(s => s.Contains("alarm"));
-    }
-
-    [Fact]
     public void Options_stand_beside_the_design_and_two_of_one_name_are_refused()
     {
         var lean = new OptionDesign { Name = "lean", Chosen = "MS-09-120", Start = Van.Start, Energy = Van.Energy with { HoldC = Van.Energy.HoldC + 2 }, Sources = Van.Survey.Sources };

@@ -93,6 +93,7 @@ public class LimitedPowerTests
         ahead.RestH.ShouldBe(restH, 2e-4 * restH);
         ahead.AvoidedWh.ShouldBe(avoidedWh, 2e-4 * avoidedWh);
         ahead.StoredWh.ShouldBe(storedWh, 2e-4 * storedWh);
+        ahead.AvoidedWh.ShouldBeLessThan(ahead.StoredWh, "more is put in than comes out");
         // C·dT/dt = Q_s − UA·(T − T_set), from T_set − ΔT until the set-point is reached.
         double below = kelvin, seconds = 0;
         while (below > 0)
@@ -112,5 +113,8 @@ public class LimitedPowerTests
         view.Degrees.Single(d => d.Kelvin == 0).DifferenceWh.ShouldBe(0);
         for (var i = 1; i < view.Degrees.Count; i++)
             view.Degrees[i].AirconWh.ShouldBeLessThan(view.Degrees[i - 1].AirconWh);
+        view.QuickWh.ShouldBeInRange(0.2 * view.Degrees[0].DifferenceWh, 5 * view.Degrees[0].DifferenceWh);
+        view.Shed[^1].ShouldStartWith("lights");
+        view.Shed.ShouldNotContain(s => s.Contains("alarm"));
     }
 }

@@ -67,18 +67,4 @@ public class OtherSourcesTests
         ArrayPlane.PlainControllerW(1, 9.8, 950, 13.2, 17).ShouldBe(122.892, 1e-3);
         ArrayPlane.PlainControllerW(1, 9.8, 950, 13.2, 13.6).ShouldBe(0);
     }
-
-    [Theory]
-    [InlineData(1400e3, 125, 3, 800, 3.1111, 1.1959, 956.76, 1166.7)]
-    [InlineData(400e3, 55, 4, 350, 2.0202, 0.98526, 344.84, 444.44)]
-    [InlineData(700e3, 60, 2, 300, 3.2407, 1.0904, 327.13, 388.89)]
-    public void Cooling_ahead_rests_the_unit_for_a_while(double capacity, double conductance, double kelvin, double load, double tau, double rest, double avoided, double stored)
-    {
-        var p = LimitedPower.PreCool(capacity, conductance, kelvin, load);
-        p.TimeConstantH.ShouldBe(tau, 1e-4);
-        p.RestH.ShouldBe(rest, 1e-4);
-        p.AvoidedWh.ShouldBe(avoided, 0.02);
-        p.StoredWh.ShouldBe(stored, 0.05);
-        p.AvoidedWh.ShouldBeLessThan(p.StoredWh, "more is put in than comes out");
-    }
 }

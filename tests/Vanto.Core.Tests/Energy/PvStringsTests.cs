@@ -1,5 +1,8 @@
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Survey;
+using Vanto.Core.Tests.References;
 
 namespace Vanto.Core.Tests.Energy;
 
@@ -32,6 +35,17 @@ public class PvStringsTests
         r.ShortA.ShouldBe(shortA, 1e-9);
         r.ConductorA.ShouldBe(conductor, 1e-3);
         r.Findings.Select(f => f.Code).ShouldBe(codes.Split(' ', StringSplitOptions.RemoveEmptyEntries));
+    }
+
+    [Fact]
+    public void A_rig_is_shown_every_allowed_design_not_the_first_few()
+    {
+        var van = NewcomersVan.With(s => s with { Modules = s.Modules with { Count = 24, Series = 4, StringsFused = true }, Controller = new ControllerDesign { Known = true, ShortMaxA = 500, WorkMaxA = 500 } });
+        var shown = Assessor.Assess(van).Energy!.Array;
+        var module = new PvModule(200, 24.3, 20.4, 10.3, 9.8);
+        var all = PvStrings.Enumerate(module, new PvInput(150, 19.4, 145, 500, 500), 24, shown.LowestC, shown.HotCellC, true);
+        shown.Allowed.Select(a => (a.Series, a.Parallel)).ShouldBe(all.Select(a => (a.Series, a.Parallel)));
+        all.Count.ShouldBeGreaterThan(20);
     }
 
     /// <summary>Cold factors by the code's table and by two coefficients: table published, coefficients typical.</summary>

@@ -100,6 +100,8 @@ public class OwnInverterTests
         var rough = Assessor.Assess(Rooftop(Inverter with { ModifiedSine = true })).Start!;
         rough.Findings.Single(f => f.Code == "source.waveform").Level.ShouldBe(Severity.Stop);
         rough.Verdict.State.ShouldBe(StationState.Stop);
+        rough.Verdict.Headline.ToString().ShouldContain("modified sine wave", customMessage: "it does not say that it starts");
+        rough.Outcome.ShouldNotBe(StartOutcome.Starts);
         var fitted = Findings(Rooftop(Inverter with { Efficiency = [new EfficiencyDesign { PowerW = 300, Efficiency = 0.85 }, new EfficiencyDesign { PowerW = 2500, Efficiency = 0.91 }] }));
         fitted.ShouldContain(f => f.Code == "source.efficiency-fit");
     }
@@ -123,6 +125,8 @@ public class OwnInverterTests
     public void A_soft_starter_learns_and_a_plate_without_locked_rotor_current_is_estimated()
     {
         Findings(Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.SoftStarter })).ShouldContain(f => f.Code == "start.learn");
+        var onShore = Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.SoftStarter });
+        Findings(onShore with { Survey = onShore.Survey with { Sources = onShore.Survey.Sources with { Shore = new ShoreDesign { Fitted = true } } } }).ShouldNotContain(f => f.Code == "start.learn", "on shore it learns where it should");
         var bare = UnitCatalogue.Find("RT-13-115")! with { Id = "bare", LraA = 0 };
         bare.LockedRotorA.ShouldBe(5.2 * 12, 1e-9);
         var design = Rooftop(Inverter) with { Unit = NewcomersVan.Design.Unit with { Chosen = "bare", Own = [bare] } };

@@ -29,7 +29,7 @@ function moved(entry: LedgerEntry): { text: string; good: boolean | null } | nul
       :data-ledger="entry.id"
     >
       <span class="name">{{ entry.id }}</span>
-      <span class="figure"
+      <span class="figure" :title="say(entry.note)"
         ><b>{{ parted(entry.value.value, entry.value.quantity).number }}</b>
         <small>{{ parted(entry.value.value, entry.value.quantity).symbol }} {{ say(entry.note) }}</small></span
       >
@@ -57,6 +57,7 @@ function moved(entry: LedgerEntry): { text: string; good: boolean | null } | nul
   text-decoration: none;
   display: grid;
   align-content: start;
+  grid-template-columns: minmax(0, 1fr);
   min-width: 150px;
 }
 .entry:hover .name {
@@ -77,6 +78,8 @@ function moved(entry: LedgerEntry): { text: string; good: boolean | null } | nul
 .figure {
   white-space: nowrap;
   line-height: 1.2;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 b {
   font-size: 20px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { ArrayView } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
@@ -20,6 +20,9 @@ const roof = ['lengthM', 'widthM', 'marginM', 'gapM', 'clearanceM', 'shadowEleva
 const unit = ['unitFromFrontM', 'unitFromLeftM', 'unitLengthM', 'unitWidthM', 'unitHeightM'].map((f) => at + 'onRoof/' + f);
 const obstacle = ['name', 'fromFrontM', 'fromLeftM', 'lengthM', 'widthM', 'heightM'];
 const box = computed(() => `-40 -40 ${props.array.roofLengthMm + 80} ${props.array.roofWidthMm + 80}`);
+/** Allowed strings shown before one asks for all. */
+const most = 6;
+const all = ref(false);
 const fits = computed(() => props.array.roof.count);
 
 function take(series: number, count: number): void {
@@ -112,7 +115,7 @@ function take(series: number, count: number): void {
               Allowed, the fullest first
             </caption>
             <tbody>
-              <tr v-for="a in array.allowed" :key="`${a.series}-${a.parallel}`">
+              <tr v-for="a in all ? array.allowed : array.allowed.slice(0, most)" :key="`${a.series}-${a.parallel}`">
                 <td>{{ a.series }} in a string, {{ a.parallel }} {{ a.parallel === 1 ? 'string' : 'strings' }}</td>
                 <td class="number">{{ shown(a.openColdV, 'voltage') }} cold</td>
                 <td class="number">{{ shown(a.powerHotV, 'voltage') }} hot</td>
@@ -132,6 +135,9 @@ function take(series: number, count: number): void {
               </tr>
             </tbody>
           </table>
+          <button v-if="array.allowed.length > most && !all" type="button" class="plain" @click="all = true">
+            show all {{ array.allowed.length }}
+          </button>
         </template>
       </div>
     </div>

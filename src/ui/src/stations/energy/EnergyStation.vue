@@ -17,7 +17,7 @@ import StretchBox from './StretchBox.vue';
 import YearBox from './YearBox.vue';
 import SizingBox from './SizingBox.vue';
 import StationLayout from '../StationLayout.vue';
-import { energyPicture } from './picture';
+import { energyPicture, hourMarks } from './picture';
 
 const rig = useRig();
 const energy = computed(() => rig.assessment!.energy!);
@@ -44,7 +44,7 @@ const picture = computed(() => {
     series: energy.value.series,
     at: energy.value.series.hour.map(since),
     ends: [0, 24],
-    interval: 3,
+    marks: hourMarks([0, 24], 3),
     label: clockOf,
     title: clock,
     windows: from < to ? [[from, to]] : [[from, 24], [0, to]], // prettier-ignore

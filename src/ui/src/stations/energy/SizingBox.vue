@@ -93,10 +93,6 @@ function nameOf(p: FrontierPoint): string {
   return `${p.kit.batteries} blocks and ${p.kit.modules} modules at ${shown(p.kit.holdC, 'temperature')}${generator}`;
 }
 
-function adopt(point: FrontierPoint): void {
-  take(point.changes);
-}
-
 function take(changes: DesignChange[]): void {
   void rig.apply(changes);
 }
@@ -181,8 +177,8 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
               tabindex="0"
               role="button"
               :aria-label="`Adopt ${point.p.kit.batteries} blocks and ${point.p.kit.modules} modules`"
-              @click="adopt(point.p)"
-              @keydown.enter="adopt(point.p)"
+              @click="take(point.p.changes)"
+              @keydown.enter="take(point.p.changes)"
             >
               <circle :cx="point.x + map.w / 2 - 1" :cy="point.y + 9" r="7" />
               <title>{{ point.p.kit.batteries }} blocks, {{ point.p.kit.modules }} modules: adopt</title>
@@ -255,7 +251,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             <td class="number">{{ shown(p.kit.massKg, 'mass') }}</td>
             <td class="soft">{{ p.breaksFirst }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
             <td>
-              <button type="button" class="plain" :aria-label="`adopt ${nameOf(p)}`" @click="adopt(p)">adopt</button>
+              <button type="button" class="plain" :aria-label="`adopt ${nameOf(p)}`" @click="take(p.changes)">adopt</button>
             </td>
           </tr>
         </tbody>

@@ -6,7 +6,7 @@ import DrawnChart from '../../parts/DrawnChart.vue';
 import { clock, say, shown } from '../../parts/show';
 import { useStudy } from '../../parts/study';
 import { useRig } from '../../stores/rig';
-import { energyPicture } from './picture';
+import { energyPicture, hourMarks } from './picture';
 
 /** A night, a week or a month of the rig's weather, run step by step as its fields are typed. */
 const rig = useRig();
@@ -37,8 +37,8 @@ const picture = computed(() => {
     series: s.series,
     at: s.series.hour,
     ends: [first, last],
-    interval: days > 14 ? 72 : days > 3 ? 24 : 6,
-    label: (hour) => (days > 3 || hour % 24 === 0 ? day(hour) : clock(hour % 24)),
+    marks: hourMarks([first, last], days > 14 ? 72 : days > 3 ? 24 : 6),
+    label: (hour) => (hour % 24 === 0 ? day(hour) : clock(hour % 24)),
     title: (hour) => `${day(hour)} ${clock(hour % 24)}`,
     windows,
     failure: null,

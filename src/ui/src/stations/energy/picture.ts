@@ -10,8 +10,8 @@ export interface EnergyPicture {
   at: number[];
   /** First and last hour drawn. */
   ends: [number, number];
-  /** Hours between labels, and what a label says. */
-  interval: number;
+  /** Hours that are labelled, and what a label says. */
+  marks: number[];
   label: (hour: number) => string;
   /** What the box under the pointer is headed, from the hour of the series. */
   title: (hour: number) => string;
@@ -20,6 +20,13 @@ export interface EnergyPicture {
   failure: number | null;
   /** Reserve of the bank; null where there is none. */
   reserve: number | null;
+}
+
+/** Every so many hours of a stretch, counted from midnight. */
+export function hourMarks([first, last]: [number, number], every: number): number[] {
+  const marks = [];
+  for (let hour = Math.ceil(first / every) * every; hour <= last; hour += every) marks.push(hour);
+  return marks;
 }
 
 /** Temperatures, powers and charge of a run, one above the other on one axis of time. */
@@ -69,16 +76,17 @@ export function energyPicture(p: EnergyPicture): EChartsCoreOption {
         gridIndex: r,
         min: p.ends[0],
         max: p.ends[1],
-        interval: p.interval,
-        axisLabel: { show: r === rows.length - 1, ...lettering(12), color: i.soft, formatter: p.label },
+        axisTick: { show: false, customValues: p.marks },
+        splitLine: { customValues: p.marks, lineStyle: { color: i.hair } },
+        axisLabel: { show: r === rows.length - 1, customValues: p.marks, ...lettering(12), color: i.soft, formatter: p.label },
       }),
     ),
     yAxis: [
       axis({
         type: 'value',
         gridIndex: 0,
-        min: Math.floor((Math.min(...temps) - 1.5) / 5) * 5,
-        max: Math.ceil(Math.max(...temps) / 5) * 5,
+        min: Math.floor((Math.min(...temps) - 1.5) / 10) * 10,
+        max: Math.ceil(Math.max(...temps) / 10) * 10,
         name: symbolOf('temperature'),
         nameGap: 6,
         splitNumber: 3,
