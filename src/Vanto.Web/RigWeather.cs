@@ -16,8 +16,15 @@ public static class RigWeather
         var climate = view.Design.Survey.Climate;
         if (climate.WeatherFile.Length == 0)
             return (SeasonRun.Made(view.Design.Survey), $"made from the months, seed {climate.Seed}");
-        if (!Guid.TryParse(climate.WeatherFile.Split(' ')[0], out var file) || await log.Attachment(view.Id, file) is not { } row)
+        if (await File(view.Id, view.Design, log) is not { } row)
             throw new InputException("survey.climate.weatherFile", climate.WeatherFile, "The weather file of this rig is not in the store; read it in again.");
         return (EpwFile.Read(Encoding.UTF8.GetString(row.Content)).Year, row.Name);
     }
+
+    /// <summary>The weather file that a design names, as kept with a rig; null where there is none.</summary>
+    public static async Task<AttachmentRow?> File(Guid rig, JobDesign design, RigLog log) =>
+        Guid.TryParse(design.Survey.Climate.WeatherFile.Split(' ')[0], out var file) ? await log.Attachment(rig, file) : null;
+
+    /// <summary>How a design names its weather file.</summary>
+    public static string Named(Guid file, string name) => $"{file} {name}";
 }

@@ -61,7 +61,7 @@ public static class DemoRigs
         var text = EpwFile.Write(SeasonRun.Made(design.Survey), "synthetic weather made by Vanto from monthly figures; not measured");
         var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = stored.Id, At = clock.GetUtcNow(), Name = $"{FileNames.Safe(design.Survey.Place.Name)}.epw", Content = Encoding.UTF8.GetBytes(text) };
         await log.Attach(row);
-        var withFile = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = $"{row.Id} {row.Name}" } } };
+        var withFile = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(row.Id, row.Name) } } };
         await log.Append(stored.Id, stored.Revision, new RevisionDraft(JobFile.Write(withFile), ["/survey/climate/weatherFile"], "", $"weather read from {row.Name}", clock.GetUtcNow()));
     }
 

@@ -43,7 +43,7 @@ public static class SeasonEndpoints
             return TypedResults.NotFound();
         var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = clock.GetUtcNow(), Name = name[..Math.Min(80, name.Length)], Content = Encoding.UTF8.GetBytes(text) };
         await log.Attach(row);
-        await desk.Patch(id, new RigPatch(view.Revision, "weather", UnitSystem.Metric, false, [new FieldChange("/survey/climate/weatherFile", null, JsonValue.Create($"{row.Id} {row.Name}"))], $"weather read from {row.Name}"));
+        await desk.Patch(id, new RigPatch(view.Revision, "weather", UnitSystem.Metric, false, [new FieldChange("/survey/climate/weatherFile", null, JsonValue.Create(RigWeather.Named(row.Id, row.Name)))], $"weather read from {row.Name}"));
         return TypedResults.Ok(Describe(row, year, findings));
     }
 

@@ -40,13 +40,21 @@ public static class RigEndpoints
         if (rig.Name.Trim().Length is 0 or > 80)
             throw new InputException("name", rig.Name, "A rig needs a name of 1 to 80 characters.");
         var design = RigPresets.New(rig.Kind, rig.Name.Trim());
+        AttachmentRow? weather = null;
         if (rig.CopyOf is { } copied)
         {
             if (await log.Find(copied) is not { } original)
                 return TypedResults.NotFound();
             design = JobFile.Read(original.Design) with { Name = rig.Name.Trim() };
+            weather = await RigWeather.File(copied, design, log);
         }
+        var file = Guid.CreateVersion7();
+        if (weather is not null)
+            design = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file, weather.Name) } } };
         var stored = await desk.Create(design, rig.CopyOf is null ? "begun" : "begun as a copy");
+        // A file of its own: the original may be removed with all it has.
+        if (weather is not null)
+            await log.Attach(new AttachmentRow { Id = file, RigId = stored.Id, At = weather.At, Name = weather.Name, Content = weather.Content });
         return TypedResults.Created($"/api/rigs/{stored.Id}", await desk.View(stored.Id));
     }
 

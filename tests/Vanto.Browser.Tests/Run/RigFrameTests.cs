@@ -42,6 +42,19 @@ public sealed class RigFrameTests : IClassFixture<DemoServer>, IDisposable
         _screen.IsClean();
     }
 
+    [Fact]
+    public void A_rig_is_begun_as_a_copy_of_another()
+    {
+        _screen.Go("/");
+        _screen.See("[data-new='name']").SendKeys("Marigold the second");
+        new OpenQA.Selenium.Support.UI.SelectElement(_screen.See("[data-new='copy']")).SelectByText("Marigold");
+        _screen.Press("begin");
+        _screen.See("h1", "Survey");
+        _screen.See(".name", "Marigold the second");
+        _screen.See(".top", "Saltpan Flat");
+        _screen.IsClean();
+    }
+
     [Theory]
     [InlineData("°C · m")]
     [InlineData("°F · ft")]

@@ -96,6 +96,29 @@ public class EnergyYearTests
     }
 
     [Fact]
+    public void A_year_says_which_week_fails_first_and_which_is_hardest()
+    {
+        JobDesign With(int blocks, int modules) => Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = blocks }, Modules = Van.Survey.Sources.Modules with { Count = modules } } } };
+        var poor = EnergyYear.Of(Inputs(With(1, 0)), Weather, "made");
+        poor.Findings.Single(f => f.Code == "energy.year-dark").Level.ShouldBe(Findings.Severity.Stop);
+        poor.Findings.Single(f => f.Code == "energy.year-reserve").Words.ToString().ShouldContain($"first in week {poor.Weeks.First(w => w.MinSoc < Van.Start.ReserveSoc).Number}");
+        poor.Findings.Single(f => f.Code == "energy.year-warm").Words.ToString().ShouldContain($"Week {poor.Weeks.MaxBy(w => w.WarmHours)!.Number} ");
+        var rich = EnergyYear.Of(Inputs(With(40, 40)), Weather, "made");
+        rich.Findings.ShouldNotContain(f => f.Code == "energy.year-dark" || f.Code == "energy.year-reserve");
+    }
+
+    [Fact]
+    public void A_season_says_how_often_the_unit_cycles_and_how_often_it_is_too_small()
+    {
+        SeasonResult Of(string unit) => SeasonRun.Of(Van with { Unit = Van.Unit with { Chosen = unit } }, Weather, "made");
+        Of("MS-36-240").Findings.ShouldContain(f => f.Code == "unit.turn-down-year");
+        var small = Of("RT-17-230");
+        small.Findings.ShouldContain(f => f.Code == "unit.unmet-year");
+        small.HoursAboveFree.ShouldBe(small.Months.Sum(m => m.HoursAboveFree));
+        small.HoursAboveFree.ShouldBeGreaterThan(small.PartLoad!.UnmetHours, "without any cooling it is too warm more often than with a small unit");
+    }
+
+    [Fact]
     public void Options_stand_beside_the_design_and_two_of_one_name_are_refused()
     {
         var lean = new OptionDesign { Name = "lean", Chosen = "MS-09-120", Start = Van.Start, Energy = Van.Energy with { HoldC = Van.Energy.HoldC + 2 }, Sources = Van.Survey.Sources };

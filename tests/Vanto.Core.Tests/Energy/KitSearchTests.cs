@@ -225,6 +225,16 @@ public class KitSearchTests
     }
 
     [Fact]
+    public void What_is_fitted_now_and_fails_is_named_with_the_days_it_fails_in()
+    {
+        var result = Search(Van);
+        var fails = result.Scenarios.FirstOrDefault(s => s.FittedMinSoc is not { } soc || soc < Van.Start.ReserveSoc);
+        result.Findings.Any(f => f.Code == "size.fitted").ShouldBe(fails is not null);
+        fails.ShouldNotBeNull();
+        result.Findings.Single(f => f.Code == "size.fitted").Words.ToString().ShouldContain(fails.Words);
+    }
+
+    [Fact]
     public void More_modules_than_the_roof_holds_are_told_and_set_right()
     {
         var wide = Search(WithSizing(s => s with { MostModules = 30, Days = 1, WarmerK = 0 })).Findings.Single(f => f.Code == "size.roof");

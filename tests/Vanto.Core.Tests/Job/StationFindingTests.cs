@@ -108,6 +108,40 @@ public class StationFindingTests
         All(rig with { Unit = rig.Unit with { InletRiseK = riseK } }).Where(f => f.Code == "unit.outdoor-limit").Select(f => (Severity?)f.Level).FirstOrDefault().ShouldBe(level);
     }
 
+    private static JobDesign TwoSpaces(double secondHeadW) => Van with
+    {
+        Survey = Van.Survey with { Further = [new FurtherSpaceDesign { Name = "bunk" }] },
+        Unit = Van.Unit with { Heads = [new HeadDesign { Space = 1, RatedCapacityW = 2640 }, new HeadDesign { Space = 2, RatedCapacityW = secondHeadW }] },
+    };
+
+    [Fact]
+    public void One_outdoor_unit_with_two_heads_of_which_one_is_too_small_for_its_space() => Earns(TwoSpaces(500), TwoSpaces(4000), "unit.zone-short", Severity.Caution);
+
+    [Fact]
+    public void A_space_without_a_head_of_its_own() =>
+        Earns(TwoSpaces(2640) with { Unit = Van.Unit with { Heads = [new HeadDesign { Space = 1 }] } }, TwoSpaces(2640), "unit.zone", Severity.Caution);
+
+    [Fact]
+    public void A_heat_pump_too_weak_for_the_coldest_night()
+    {
+        JobDesign Winter(double celsius) => Van with { Survey = Van.Survey with { Climate = Van.Survey.Climate with { WinterC = celsius } } };
+        Earns(Winter(-14), Winter(12), "heat.short", Severity.Caution);
+        All(Winter(-30)).Single(f => f.Code == "heat.short").Level.ShouldBe(Severity.Stop, "below its lowest it gives nothing");
+    }
+
+    [Fact]
+    public void Skin_that_loses_more_than_its_floor_deserves() =>
+        Earns(Van with { Survey = Van.Survey with { Walls = new SkinDesign { Preset = "van-steel", InsulationM = 0 }, Roof = new SkinDesign { Preset = "van-steel", InsulationM = 0 } } }, Van, "load.bare", Severity.Caution);
+
+    [Fact]
+    public void A_damp_evening_under_an_oversized_unit()
+    {
+        // 31 °C and damp, not much sun: a large single-speed unit cycles and hardly dries.
+        var damp = Place(Van, p => p with { DryBulbC = 31, NightLowC = 27, HumidityPct = 75 }) with { Unit = Van.Unit with { Chosen = "RT-15-115" } };
+        All(damp).ShouldContain(f => f.Code == "air.damp" || f.Code == "air.quiet-evening");
+        All(Van).ShouldNotContain(f => f.Code == "air.damp" && f.Level == Severity.Caution);
+    }
+
     [Fact]
     public void A_loud_unit_beside_the_bed()
     {

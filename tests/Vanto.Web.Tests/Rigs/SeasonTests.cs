@@ -1,4 +1,5 @@
 using System.Net;
+using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
 using static Vanto.Web.Tests.RunningServer;
@@ -25,6 +26,18 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
         var filed = await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/season"));
         filed.Text("/weather").ShouldBe("home.epw");
         filed.Number("/coolingKWh").ShouldBe(made.Number("/coolingKWh"), made.Number("/coolingKWh") * 0.03, "the file carries the same hours, split a little otherwise");
+    }
+
+    [Fact]
+    public async Task A_copy_has_the_weather_file_of_its_own_and_keeps_it_when_the_original_goes()
+    {
+        var rig = await WithClimate();
+        await Read(await Attach(rig.Id(), await server.Http.GetStringAsync($"/api/rigs/{rig.Id()}/weather.epw")));
+        var copy = await Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = "Copy", kind = "van", copyOf = rig.Id() }), HttpStatusCode.Created);
+        (await server.Http.DeleteAsync($"/api/rigs/{rig.Id()}")).IsSuccessStatusCode.ShouldBeTrue();
+        var season = await Read(await server.Http.GetAsync($"/api/rigs/{copy.Id()}/season"));
+        season.Text("/weather").ShouldBe("home.epw");
+        season.Number("/coolingKWh").ShouldBeGreaterThan(100);
     }
 
     [Theory]

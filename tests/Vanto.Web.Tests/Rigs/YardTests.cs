@@ -30,6 +30,21 @@ public class YardTests(RunningServer server) : IClassFixture<RunningServer>
     }
 
     [Fact]
+    public async Task A_rig_is_begun_as_a_copy_with_a_name_of_its_own_and_goes_its_own_way()
+    {
+        var original = await server.Begin("Sand Martin", "boat");
+        await Read(await server.Patch(original.Id(), original.Revision(), [Set("/survey/space/lengthM", 7.7), Set("/unit/chosen", "MS-26-230")]));
+        var copy = await Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = "House Martin", kind = "van", copyOf = original.Id() }), System.Net.HttpStatusCode.Created);
+        copy.Text("/design/name").ShouldBe("House Martin");
+        copy.Text("/design/survey/kind").ShouldBe("boat", "it is the original's rig, whatever kind was chosen beside it");
+        copy.Number("/design/survey/space/lengthM").ShouldBe(7.7);
+        copy.Text("/design/unit/chosen").ShouldBe("MS-26-230");
+        await Read(await server.Patch(copy.Id(), copy.Revision(), [Set("/survey/space/lengthM", 5.5)]));
+        (await server.View(original.Id())).Number("/design/survey/space/lengthM").ShouldBe(7.7, "the original stays");
+        (await server.Http.PostAsJsonAsync("/api/rigs", new { name = "Nobody's", kind = "van", copyOf = Guid.NewGuid() })).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+    }
+
+    [Fact]
     public async Task A_rig_shows_its_newest_name_and_its_worst_finding()
     {
         var rig = await server.Begin("Whinchat");

@@ -130,7 +130,7 @@ const stageWords: Record<string, string> = {
         >
         <label v-if="rigs?.length"
           >Copied from
-          <select v-model="copyOf">
+          <select v-model="copyOf" data-new="copy">
             <option value="">nothing</option>
             <option v-for="r in rigs" :key="r.id" :value="r.id">{{ r.name }}</option>
           </select></label
