@@ -94,7 +94,13 @@ public static class FieldCatalogue
             {
                 var index = 0;
                 foreach (var item in (IEnumerable)value!)
-                    CheckInto(item, $"{at}[{index++}]", errors);
+                {
+                    var row = $"{at}[{index++}]";
+                    if (item is null)
+                        errors.Add(InputError.Fault(row, "nothing", $"{row} is missing"));
+                    else
+                        CheckInto(item, row, errors);
+                }
             }
             else if (value is DesignPart inner)
                 CheckInto(inner, at, errors);
@@ -111,6 +117,6 @@ public static class FieldCatalogue
         }
         var number = Convert.ToDouble(value, System.Globalization.CultureInfo.InvariantCulture);
         if (double.IsNaN(number) || double.IsInfinity(number) || number < field.Min || number > field.Max)
-            errors.Add(InputError.Range(at, number, field.Min, field.Max, QuantityTable.Of(field.Quantity).Metric is var unit && unit.Factor == 1 ? unit.Symbol : ""));
+            errors.Add(InputError.Range(at, at, field.Quantity, number, field.Min, field.Max));
     }
 }

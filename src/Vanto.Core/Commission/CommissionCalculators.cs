@@ -143,7 +143,8 @@ public static class CommissionCalculators
     public static CalculationResult Saturation(SaturationInput i)
     {
         if (i.TemperatureC + 273.15 >= Refrigerants.CriticalK(i.Refrigerant))
-            throw new InputException("temperatureC", $"{i.TemperatureC} °C", FormattableString.Invariant($"temperatureC must be below the critical point, {Refrigerants.CriticalK(i.Refrigerant) - 273.15:0.0} °C; got {i.TemperatureC} °C"));
+            throw new InputException("temperatureC", Phrase.Of($"{i.TemperatureC:Temperature}"),
+                Phrase.Of($"temperatureC must be below the critical point, {Refrigerants.CriticalK(i.Refrigerant) - 273.15:Temperature}; got {i.TemperatureC:Temperature}"));
         var ambient = Vacuum.AmbientPa(i.AltitudeM);
         var dew = Refrigerants.SaturationPressure(i.Refrigerant, true, i.TemperatureC + 273.15);
         var bubble = Refrigerants.SaturationPressure(i.Refrigerant, false, i.TemperatureC + 273.15);
@@ -159,7 +160,7 @@ public static class CommissionCalculators
         var va = i.Volts * i.Amperes;
         var pf = i.Watts / va;
         if (pf > 1.02)
-            throw new InputException("watts", $"{i.Watts} W", FormattableString.Invariant($"watts: {i.Watts} W is more than {i.Volts} V × {i.Amperes} A; the readings do not belong together"));
+            throw new InputException("watts", Phrase.Of($"{i.Watts:ElectricPower}"), Phrase.Of($"watts: {i.Watts:ElectricPower} is more than {i.Volts:Voltage} × {i.Amperes:Current}; the readings do not belong together"));
         var off = i.Volts / i.NominalV - 1;
         return new ResultBuilder()
             .Step("S", "Apparent power", "V·I", $"{i.Volts} × {i.Amperes}", va, ApparentPower, Sources.Arithmetic)

@@ -120,7 +120,7 @@ public static class CommissionStation
     {
         var (predictedW, working) = PredictedPower(r, unit, load);
         var predictedA = predictedW / (Nominal(unit.SupplyVoltageV) * unit.PowerFactorRun);
-        var plateA = PlateCurrent(unit);
+        var plateA = Nameplate.Of(unit).McaA;
         var band = Phrase.Of($"within 15 % of predicted and below the plate's {plateA:Current}");
         var known = r.OutdoorC is not null && r.EnteringC is not null;
         yield return Row("amps", "Amperes running", r.RunA, predictedA, QuantityKind.Current, r.RunA > plateA);
@@ -180,15 +180,6 @@ public static class CommissionStation
             ? Phrase.Of($"Too little: {share:Fraction} of expected. Valve shut, low charge, or an inverter-driven unit turned down.")
             : share > 1.2 && verdict != BandVerdict.Pass ? Phrase.Of($"Too much: {share:Fraction} of expected. Dirty filter or slow fan.") : Phrase.Of($"{share:Fraction} of expected.");
         return new VerdictRow("split", "Air in less air out", new Measure(split, QuantityKind.TemperatureDifference), new Measure(expected, QuantityKind.TemperatureDifference), band, verdict, words, working);
-    }
-
-    /// <summary>Highest running current by the plate rules where the plate gives none: 1.25 × RLA and fan, or 1.25 × the current at the highest capacity.</summary>
-    public static double PlateCurrent(AcUnit unit)
-    {
-        if (unit.SingleSpeed)
-            return 1.25 * unit.RlaA + unit.FanPowerW / (0.85 * unit.SupplyVoltageV);
-        var most = Performance.Operate(unit, Performance.FullLoad(unit, 35, 19 + 4.0 / 9), unit.MaxCapacityW).PowerW;
-        return 1.25 * most / (unit.SupplyVoltageV * unit.PowerFactorRun);
     }
 
     private static Working Ratio(double measured, double expected, string unit) =>

@@ -16,7 +16,7 @@ public static class Vacuum
     private const double ZeroSlackPa = 1013;
 
     /// <summary>Ambient pressure at an altitude, Pa (standard atmosphere).</summary>
-    public static double AmbientPa(double altitudeM) => 101325 * Math.Pow(1 - 2.25577e-5 * altitudeM, 5.25588);
+    public static double AmbientPa(double altitudeM) => MoistAir.Pressure(altitudeM);
 
     /// <summary>Absolute pressure of a reading, Pa; null with a finding where no gauge can read that here.</summary>
     public static (double? AbsolutePa, Finding? Finding) ToAbsolute(double value, VacuumUnit unit, double ambientPa)
@@ -92,7 +92,7 @@ public static class Crowfoot
     {
         var reach = leverM + crowfootM * Math.Cos(angleDeg * Math.PI / 180);
         if (reach <= 0)
-            throw new InputException("crowfootM", $"{crowfootM} m", "the crowfoot folds back past the wrench's grip");
+            throw new InputException("crowfootM", Phrase.Of($"{crowfootM:SmallLength}"), Phrase.Of($"the crowfoot folds back past the wrench's grip"));
         return wantedNm * leverM / reach;
     }
 }

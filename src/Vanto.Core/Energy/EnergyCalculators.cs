@@ -52,7 +52,7 @@ public static class EnergyCalculators
     public static CalculationResult Hours(HoursOnBatteryInput i)
     {
         if (i.SocFloor >= i.SocStart)
-            throw new InputException("socFloor", $"{i.SocFloor}", FormattableString.Invariant($"socFloor must be below socStart ({i.SocStart}); got {i.SocFloor}"));
+            throw new InputException("socFloor", Phrase.Of($"{i.SocFloor:Fraction}"), Phrase.Of($"socFloor must be below socStart ({i.SocStart:Fraction}); got {i.SocFloor:Fraction}"));
         if (i.UnitW + i.OtherW + i.StandbyW <= 0)
             throw new InputException("unitW", $"{i.UnitW} W", "some load must draw power");
         var h = HoursOnBattery.Of(i.EnergyWh, i.Health, i.SocStart, i.SocFloor, i.InverterEfficiency, i.StandbyW, i.UnitW, i.OtherW);

@@ -94,6 +94,9 @@ public sealed record EnergyCase
 /// <summary>Where every watt-hour went.</summary>
 public sealed record EnergyLedger
 {
+    private const double Tolerance = 1e-6;
+
+
     public double PvAvailableWh { get; init; }
     public double PvUsedWh { get; init; }
     public double CurtailedWh { get; init; }
@@ -111,6 +114,9 @@ public sealed record EnergyLedger
 
     /// <summary>What does not close, Wh; rounding only.</summary>
     public double ResidualWh => PvUsedWh - ControllerLossWh + AlternatorWh + ShoreWh + GeneratorWh - ChargerLossWh - InverterLossWh - DcLoadWh - AcLoadWh - AirconWh - BatteryLossWh - StoredWh;
+
+    /// <summary>True where the run's energy closes to rounding; a run that does not is told as such, not hidden.</summary>
+    public bool Closes => Math.Abs(ResidualWh) <= Tolerance * Math.Max(1, ThroughputWh);
 
     /// <summary>All that moved, Wh.</summary>
     public double ThroughputWh => PvUsedWh + AlternatorWh + ShoreWh + GeneratorWh + DcLoadWh + AcLoadWh + AirconWh + Math.Abs(StoredWh);

@@ -32,6 +32,23 @@ public sealed record EnergyDesign : DesignPart
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "Duty a fitter would guess", Help = "for the hand budget only")] public double HandDuty { get; init; } = 0.5;
 }
 
+/// <summary>What must hold between the fields of the aim.</summary>
+internal static class EnergyAim
+{
+    /// <summary>Shortest window that a run in time can judge, h.</summary>
+    public const double ShortestWindowH = 0.25;
+
+    /// <summary>Refuses a window that begins and ends at the same time of day, or nearly so.</summary>
+    /// <exception cref="InputException">The window is shorter than a quarter of an hour.</exception>
+    public static void Check(EnergyDesign design)
+    {
+        var length = Survey.Day.Length(design.From, design.To);
+        if (length < ShortestWindowH)
+            throw new InputException("energy.to", Phrase.Of($"{design.To:HourOfDay}"),
+                Phrase.Of($"The hours to be held, {design.From:HourOfDay} to {design.To:HourOfDay}, last {length * 60:Number} minutes; at least 15 minutes are needed. Equal times mean the whole day."));
+    }
+}
+
 /// <summary>A stretch of the year's weather that is run in time: a night, a week, a month.</summary>
 public sealed record StretchDesign : DesignPart
 {

@@ -25,21 +25,24 @@ public static class EnergyStation
     /// <summary>Runs the day, judges the aim, finds ways out and sets the hand budget beside it.</summary>
     public static EnergyAssessment Assess(EnergyInputs inputs)
     {
+        EnergyAim.Check(inputs.Energy);
         inputs = inputs with { Day = inputs.Day ?? RigDay.Of(inputs.Survey, inputs.Load).Day };
         var run = new DayRun(inputs, inputs.Day, StepOf(inputs.Unit));
         var (result, energyCase, hours) = run.Run();
         var aim = Aim.Judge(result, energyCase, hours, inputs);
         var hasBattery = inputs.Survey.Sources.Battery.Fitted;
-        var ways = aim.Failed ? WaysOut(inputs, aim) : [];
+        var ways = aim.Failed ? WaysOut(inputs, aim) : new Ways([], null);
         var ledger = result.Ledger;
         var need = ledger.AirconWh + ledger.DcLoadWh + ledger.AcLoadWh + ledger.InverterLossWh;
         var budget = Budget(inputs, result, need);
         var array = ArrayFindings.Of(inputs.Survey, inputs.Unit);
-        var findings = Findings(inputs, result, energyCase, hours, aim, ways, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
+        var owner = hasBattery ? OwnerTable(inputs) : new OwnerRows([], null);
+        var findings = Findings(inputs, result, energyCase, hours, aim, ways.Remedies, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
+        findings.AddRange(NotClosing(new[] { ledger, ways.Open, owner.Open }.FirstOrDefault(l => l is { Closes: false })));
         return new EnergyAssessment(
             Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),
             aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
-            hasBattery ? OwnerTable(inputs) : [], result.GeneratorHours, result.FuelLitres, array, SizingDays.Sentence(inputs));
+            owner.Rows, result.GeneratorHours, result.FuelLitres, array, SizingDays.Sentence(inputs));
     }
 
     private sealed record Aim(double WindowHours, double HeldHours, double? FailureHour, string Cause, double CabinAtEndC, double WorstC, double LowestSoc)
@@ -94,7 +97,7 @@ public static class EnergyStation
         return new Verdict(Verdict.Worst(findings), headline, detail);
     }
 
-    private static IEnumerable<Finding> Findings(EnergyInputs inputs, EnergyResult result, EnergyCase energyCase, double[] hours, Aim aim, List<Remedy> ways, BudgetComparison budget, bool hasBattery)
+    private static IEnumerable<Finding> Findings(EnergyInputs inputs, EnergyResult result, EnergyCase energyCase, double[] hours, Aim aim, IReadOnlyList<Remedy> ways, BudgetComparison budget, bool hasBattery)
     {
         if (aim.Failed)
             yield return new Finding("energy.aim", aim.HeldHours < 0.5 * aim.WindowHours ? Severity.Stop : Severity.Caution, Phrase.Of($"Held {aim.HeldHours:Hours} of {aim.WindowHours:Hours}: {aim.Cause} at {aim.FailureHour ?? 0:HourOfDay}."), ways);
@@ -120,7 +123,20 @@ public static class EnergyStation
             yield return Finding.Of("battery.deep", Severity.Caution, $"A lead bank taken to {result.MinSoc:Fraction} every night ages fast.");
     }
 
-    private static List<Remedy> WaysOut(EnergyInputs inputs, Aim before)
+    /// <summary>Ways out that help, and the ledger of a run among them that does not close.</summary>
+    private sealed record Ways(IReadOnlyList<Remedy> Remedies, EnergyLedger? Open);
+
+    /// <summary>Hours on the battery by set-point, and the ledger of a run among them that does not close.</summary>
+    private sealed record OwnerRows(IReadOnlyList<SetpointHours> Rows, EnergyLedger? Open);
+
+    /// <summary>An error of Vanto's own, said beside the figures it touches.</summary>
+    internal static IEnumerable<Finding> NotClosing(EnergyLedger? open)
+    {
+        if (open is { Closes: false })
+            yield return Finding.Of("energy.open", Severity.Caution, $"The books of a run do not close: {open.ResidualWh:Energy} of {open.ThroughputWh:Energy} are nowhere. The figures are off by that much; it is a fault of Vanto's, worth reporting with the job file.");
+    }
+
+    private static Ways WaysOut(EnergyInputs inputs, Aim before)
     {
         var survey = inputs.Survey;
         var battery = survey.Sources.Battery;
@@ -135,18 +151,20 @@ public static class EnergyStation
             tries.Add((Phrase.Of($"one degree warmer, {inputs.Energy.HoldC + 1:Temperature}"), inputs with { Energy = inputs.Energy with { HoldC = inputs.Energy.HoldC + 1 } }, [new("/energy/holdC", inputs.Energy.HoldC + 1)]));
         if (modules.Count > 0)
             tries.Add((Phrase.Of($"two modules more"), inputs with { Survey = survey with { Sources = survey.Sources with { Modules = modules with { Count = modules.Count + 2 } } } }, [new("/survey/sources/modules/count", modules.Count + 2)]));
-        var gains = new double[tries.Count];
-        Parallel.For(0, tries.Count, i => gains[i] = Held(tries[i].Changed) - before.HeldHours);
-        return [.. tries.Select((t, i) => (t, Gain: gains[i])).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3).Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Changes))];
+        var held = new (double Hours, EnergyLedger Ledger)[tries.Count];
+        Parallel.For(0, tries.Count, i => held[i] = Held(tries[i].Changed));
+        return new Ways(
+            [.. tries.Zip(held, (t, h) => (t, Gain: h.Hours - before.HeldHours)).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3).Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Changes))],
+            held.Select(h => h.Ledger).FirstOrDefault(l => !l.Closes));
     }
 
     /// <summary>A single-speed unit is followed minute by minute, as its thermostat switches it.</summary>
     private static int StepOf(AcUnit unit) => unit.SingleSpeed ? ThermostatStepS : RigDay.StepS;
 
-    private static double Held(EnergyInputs inputs)
+    private static (double Hours, EnergyLedger Ledger) Held(EnergyInputs inputs)
     {
         var (result, energyCase, hours) = new DayRun(inputs, inputs.Day ?? RigDay.Of(inputs.Survey, inputs.Load).Day, StepOf(inputs.Unit)).Run();
-        return Aim.Judge(result, energyCase, hours, inputs).HeldHours;
+        return (Aim.Judge(result, energyCase, hours, inputs).HeldHours, result.Ledger);
     }
 
     private static BudgetComparison Budget(EnergyInputs inputs, EnergyResult result, double simulatedWh)
@@ -171,16 +189,18 @@ public static class EnergyStation
         return new BudgetComparison(lines, hand.DcWh, simulatedWh, hand.BankAh, inputs.Energy.HandDuty, result.DutyAgainstRated);
     }
 
-    private static List<SetpointHours> OwnerTable(EnergyInputs inputs)
+    private static OwnerRows OwnerTable(EnergyInputs inputs)
     {
         var run = new DayRun(inputs with { Energy = inputs.Energy with { StartSoc = 1 } }, inputs.Day!, RigDay.StepS);
         var bank = SourceBuilder.Bank(inputs.Survey.Sources.Battery);
         var energy = (bank.StoredJ(1) - bank.StoredJ(0)) / 3600;
         var design = inputs.Energy;
         var rows = new SetpointHours[OwnerSetpointsC.Length];
+        var ledgers = new EnergyLedger[rows.Length];
         Parallel.For(0, rows.Length, i =>
         {
             var (result, energyCase, hours) = run.Run(OwnerSetpointsC[i]);
+            ledgers[i] = result.Ledger;
             var inWindow = Enumerable.Range(0, hours.Length).Where(k => Day.Within(hours[k], design.From, design.To) && result.Mode[k] != RunMode.Standby).ToList();
             var unit = inWindow.Count == 0 ? 0 : inWindow.Average(k => result.AirconW[k]);
             var others = inWindow.Count == 0 ? 0 : inWindow.Average(k => energyCase.AcLoadW[k] + energyCase.DcLoadW[k]);
@@ -188,7 +208,7 @@ public static class EnergyStation
             var lasting = HoursOnBattery.Of(energy, 1, 1, inputs.ReserveSoc, throughInverter && !inputs.Unit.IsDc ? 0.92 : 1, energyCase.Inverter?.Model.IdleW ?? 0, unit, Math.Max(1, others));
             rows[i] = new SetpointHours(OwnerSetpointsC[i], unit, lasting, HoursOnBattery.Printed(lasting));
         });
-        return [.. rows];
+        return new OwnerRows(rows, ledgers.FirstOrDefault(l => !l.Closes));
     }
 
     private static List<Figure> Figures(EnergyInputs inputs, EnergyResult result, Aim aim, double need, bool hasBattery)

@@ -49,7 +49,7 @@ public static class EnergyStretch
         var ledger = result.Ledger;
         return new EnergyStretchResult(
             called, EnergySeries.Of(result, energyCase, hours, 1 + (hours.Length - 1) / MostPoints), window, held, result.MinSoc, result.EndSoc, ledger.AirconWh, ledger.PvAvailableWh, ledger.CurtailedWh, result.GeneratorHours,
-            result.FuelLitres, ledger, [.. Findings(inputs, first, result, hours, failure).OrderByDescending(f => f.Level)], Remarkable(weather));
+            result.FuelLitres, ledger, [.. Findings(inputs, first, result, hours, failure).Concat(EnergyStation.NotClosing(ledger)).OrderByDescending(f => f.Level)], Remarkable(weather));
     }
 
     /// <summary>The hottest week, the cloudiest of the warmest quarter of all, and the coldest.</summary>

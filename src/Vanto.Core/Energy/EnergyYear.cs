@@ -34,7 +34,7 @@ public static class EnergyYear
         var cycles = result.BatteryW.Where(p => p < 0).Sum(p => -p) * StepS / 3600 / ((energyCase.Bank.StoredJ(1) - energyCase.Bank.StoredJ(0)) / 3600);
         var ledger = result.Ledger;
         return new EnergyYearResult(called, weeks, ledger.AirconWh / 1000, ledger.PvAvailableWh / 1000, ledger.CurtailedWh / 1000, result.GeneratorHours, result.FuelLitres, weeks.Sum(w => w.WarmHours),
-            inputs.Survey.Sources.Battery.Fitted ? cycles : 0, ledger, [.. Findings(inputs, weeks, result, hours).OrderByDescending(f => f.Level)]);
+            inputs.Survey.Sources.Battery.Fitted ? cycles : 0, ledger, [.. Findings(inputs, weeks, result, hours).Concat(EnergyStation.NotClosing(ledger)).OrderByDescending(f => f.Level)]);
     }
 
     private static EnergyWeek Week(int week, EnergyResult result, EnergyCase energyCase, double[] hours, EnergyInputs inputs)

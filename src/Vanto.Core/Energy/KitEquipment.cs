@@ -36,9 +36,23 @@ public sealed class KitEquipment
     /// <summary>Makes ready what is on board.</summary>
     public KitEquipment(EnergyInputs inputs, StartDesign start, AcUnit unit)
     {
-        (_inputs, _start, _unit) = (inputs, start, unit);
+        (_inputs, _start) = (inputs, start);
+        _unit = Measured(inputs.Survey, start, unit);
         _sizing = inputs.Energy.Sizing;
         _sources = inputs.Survey.Sources;
+    }
+
+    /// <summary>The unit with its motor as measured on the source on board; the plate's where that source cannot be built.</summary>
+    private static AcUnit Measured(SurveyDesign survey, StartDesign start, AcUnit unit)
+    {
+        try
+        {
+            return StartStation.AsMeasured(survey, start, unit);
+        }
+        catch (InputException)
+        {
+            return unit;
+        }
     }
 
     /// <summary>The inverter chosen; null where none is asked for or none does.</summary>

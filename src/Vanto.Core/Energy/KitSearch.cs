@@ -142,7 +142,7 @@ public sealed class KitSearch
         var d = 0;
         while (byDays[d][modules][row])
             d++;
-        return _days[d].Words;
+        return _days[d].Id;
     }
 
     /// <summary>
@@ -200,13 +200,13 @@ public sealed class KitSearch
         var (blocks, modules) = (fitted.Batteries + 1, fitted.Modules + 1);
         var steps = new List<StepGain>
         {
-            new("one battery block more", now, Stand(0, fitted with { Batteries = blocks }, null), [new("/survey/sources/battery/blocks", blocks)]),
-            new("one module more", now, Stand(0, fitted with { Modules = modules }, null), [new("/survey/sources/modules/count", modules)]),
+            new(Phrase.Of($"one battery block more"), now, Stand(0, fitted with { Batteries = blocks }, null), [new("/survey/sources/battery/blocks", blocks)]),
+            new(Phrase.Of($"one module more"), now, Stand(0, fitted with { Modules = modules }, null), [new("/survey/sources/modules/count", modules)]),
         };
         if (_holds.Count > 1)
-            steps.Add(new("one degree warmer", now, Stand(1, fitted, null), _equipment.Warmer(_holds[1])));
+            steps.Add(new(Phrase.Of($"{_holds[1] - _holds[0]:TemperatureDifference} warmer"), now, Stand(1, fitted, null), _equipment.Warmer(_holds[1])));
         if (!_inputs.Survey.Sources.Generator.Fitted && _equipment.Generators.OfType<GeneratorChoice>().LastOrDefault(g => g.RatedW == _equipment.Generators[1]!.RatedW) is { } smallest)
-            steps.Add(new(Phrase.Of($"a generator of {smallest.RatedW:ElectricPower}").ToString(), now, Stand(0, fitted, smallest), _equipment.Adopt(smallest)));
+            steps.Add(new(Phrase.Of($"a generator of {smallest.RatedW:ElectricPower}"), now, Stand(0, fitted, smallest), _equipment.Adopt(smallest)));
         return steps;
     }
 }

@@ -9,10 +9,10 @@ namespace Vanto.Core.Energy;
 /// <param name="AirconWh">What the unit draws in it.</param>
 /// <param name="Least">At the aim's own set-point, of the first map.</param>
 /// <param name="FittedMinSoc">Lowest charge with the kit that is fitted now; null where it fails.</param>
-public sealed record SizingScenario(string Id, string Words, double AirconWh, IReadOnlyList<int> Least, double? FittedMinSoc);
+public sealed record SizingScenario(string Id, Phrase Words, double AirconWh, IReadOnlyList<int> Least, double? FittedMinSoc);
 
 /// <summary>A point of the frontier with what it keeps in each scenario, the fuel of a week of the worst days, and the changes that adopt it.</summary>
-public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, string BreaksFirst, GeneratorChoice? Generator, double FuelLitresAWeek, IReadOnlyList<DesignChange> Changes);
+public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, Phrase BreaksFirst, GeneratorChoice? Generator, double FuelLitresAWeek, IReadOnlyList<DesignChange> Changes);
 
 /// <summary>How a kit stands all days asked.</summary>
 /// <param name="MinSoc">Lowest charge in the worst of them; null where one fails.</param>
@@ -22,7 +22,7 @@ public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, 
 public sealed record KitStand(double? MinSoc, int Fails, double? GivesOutHour, double GeneratorHours);
 
 /// <summary>What one step more of a part buys.</summary>
-public sealed record StepGain(string Words, KitStand Before, KitStand After, IReadOnlyList<DesignChange> Changes);
+public sealed record StepGain(Phrase Words, KitStand Before, KitStand After, IReadOnlyList<DesignChange> Changes);
 
 /// <summary>The inverter that goes with every kit, W, and what helps the start.</summary>
 public sealed record InverterChoice(double RatedW, StartRemedy Remedy, double Cost);

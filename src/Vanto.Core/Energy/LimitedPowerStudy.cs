@@ -1,3 +1,4 @@
+using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Survey;
@@ -10,7 +11,7 @@ public sealed record DegreeRow(double Kelvin, double AirconWh, double Difference
 
 /// <summary>What is switched off next, all before it off too: what the day takes less than as it is set, the lowest charge and the hours of the window held.</summary>
 /// <param name="Device">Row of the device in the survey; null where it is the unit that is held back.</param>
-public sealed record ShedRow(string Words, int? Device, double SavedWh, double? MinSoc, double HeldHours);
+public sealed record ShedRow(Phrase Words, int? Device, double SavedWh, double? MinSoc, double HeldHours);
 
 /// <summary>Letting the night drift: half a kelvin warmer each hour after midnight.</summary>
 public sealed record NightDrift(double SavedWh, double WarmestC);
@@ -29,7 +30,10 @@ public sealed record NightDrift(double SavedWh, double WarmestC);
 /// <param name="BelowLowestHours">Hours in which the load is below the unit's lowest steady cooling: it dries better run on at its lowest.</param>
 /// <param name="Drift">What letting the night drift saves; null where the window has no hour after midnight.</param>
 public sealed record LimitedPowerView(IReadOnlyList<DegreeRow> Degrees, double QuickWh, PreCoolResult PreCool, double PreCoolK, double PreCoolDrawnWh, double CurtailedWh, bool WorthIt, IReadOnlyList<string> Shed, string Never,
-    IReadOnlyList<ShedRow> Rows, IReadOnlyList<int> FanHours, double BelowLowestHours, NightDrift? Drift);
+    IReadOnlyList<ShedRow> Rows, IReadOnlyList<int> FanHours, double BelowLowestHours, NightDrift? Drift)
+{
+    public IReadOnlyList<Finding> Findings { get; init; } = [];
+}
 
 /// <summary>What a degree costs and what cooling ahead buys on a rig; made when asked.</summary>
 public static class LimitedPowerStudy
@@ -52,13 +56,19 @@ public static class LimitedPowerStudy
         var space = day.Space;
         var model = new ThermalSpace(space);
         var conductance = model.SkinWK + model.Infiltration;
-        var cop = runs[0].Ledger.AirconWh > 0 ? runs[0].CoolingWh / runs[0].Ledger.AirconWh : inputs.Unit.RatedCapacityW / inputs.Unit.RatedPowerW;
+        var cools = runs[0].CoolingWh > 0;
+        var cop = cools ? runs[0].CoolingWh / runs[0].Ledger.AirconWh : inputs.Unit.RatedCapacityW / inputs.Unit.RatedPowerW;
         var dusk = new HeldLoad(DesignDay.Steps(space.Weather, 900)).Solve(space).SensibleW[DuskHour];
         var ahead = LimitedPower.PreCool(model.MassCapacity, conductance, AheadK, Math.Max(10, dusk));
         var drawn = ahead.StoredWh / (inputs.Unit.SensibleHeatRatio * cop);
         return new LimitedPowerView(rows, LimitedPower.DegreeWh(conductance, 24, inputs.Unit.SensibleHeatRatio, cop), ahead, AheadK, drawn, runs[0].Ledger.CurtailedWh, runs[0].Ledger.CurtailedWh >= drawn, LimitedPower.ShedOrder, LimitedPower.NeverShed,
-            Shed(inputs, day, runs[0]), FanHours(space), runs[0].Mode.Count(m => m == RunMode.CyclingAtMin) * RigDay.StepS / 3600.0, Drift(inputs, day, runs[0]));
+            Shed(inputs, day, runs[0]), FanHours(space), runs[0].Mode.Count(m => m == RunMode.CyclingAtMin) * RigDay.StepS / 3600.0, Drift(inputs, day, runs[0]))
+        { Findings = cools ? [] : [NeverCools(inputs, runs[0])] };
     }
+
+    private static Finding NeverCools(EnergyInputs inputs, EnergyResult run) => run.Mode.Any(m => m is RunMode.Blocked or RunMode.Standby)
+        ? Finding.Of("limited.blocked", Severity.Caution, $"On the design day {inputs.Unit.Id} never cools: the sources do not carry it. What a degree costs is reckoned from its rating, not from a run.")
+        : Finding.Of("limited.idle", Severity.Note, $"On the design day {inputs.Unit.Id} has nothing to cool. What a degree costs is reckoned from its rating, not from a run.");
 
     /// <summary>What the rig takes from its bank and sources in the day.</summary>
     private static double TakenWh(EnergyResult run) => run.Ledger.AirconWh + run.Ledger.DcLoadWh + run.Ledger.AcLoadWh + run.Ledger.InverterLossWh;
@@ -66,24 +76,24 @@ public static class LimitedPowerStudy
     private static List<ShedRow> Shed(EnergyInputs inputs, RigDay day, EnergyResult asSet)
     {
         var hasBank = inputs.Survey.Sources.Battery.Fitted;
-        var steps = new List<(string Words, int? Device, EnergyInputs Then)>();
+        var steps = new List<(Phrase Words, int? Device, EnergyInputs Then)>();
         var now = inputs;
         void Off(IEnumerable<SheddableDevice> devices)
         {
             foreach (var (device, row) in devices)
             {
                 now = now with { Survey = now.Survey with { Devices = [.. now.Survey.Devices.Select((d, i) => i == row ? d with { PowerW = 0 } : d)] } };
-                steps.Add((device.Name, row, now));
+                steps.Add((Phrase.Of($"{device.Name}"), row, now));
             }
         }
         var (before, after) = LimitedPower.Order(inputs.Survey);
         Off(before);
-        foreach (var kelvin in new[] { 1, 2 })
-            steps.Add((kelvin == 1 ? "set-point one degree up" : "set-point two degrees up", null, now with { Energy = now.Energy with { HoldC = now.Energy.HoldC + kelvin, OtherwiseC = now.Energy.OtherwiseC + kelvin } }));
+        foreach (var kelvin in new[] { 1.0, 2 })
+            steps.Add((Phrase.Of($"set-point {kelvin:TemperatureDifference} up"), null, now with { Energy = now.Energy with { HoldC = now.Energy.HoldC + kelvin, OtherwiseC = now.Energy.OtherwiseC + kelvin } }));
         now = steps[^1].Then;
         var cap = CapShare * inputs.Unit.RatedPowerW;
         now = now with { Energy = now.Energy with { PowerCapW = Math.Min(cap, now.Energy.PowerCapW ?? cap) } };
-        steps.Add(("unit capped at half its rating", null, now));
+        steps.Add((Phrase.Of($"unit capped at half its rating"), null, now));
         Off(after);
         var rows = new ShedRow[steps.Count];
         // The devices' heat stays in the day as it was: the rows err to the safe side.

@@ -35,7 +35,7 @@ public static class PvStrings
         foreach (var (from, factor) in ColdTable)
             if (lowestC >= from)
                 return factor;
-        throw new InputException("lowestC", $"{lowestC} °C", FormattableString.Invariant($"lowestC must be −40 °C or warmer; got {lowestC} °C"));
+        throw new InputException("lowestC", Phrase.Of($"{lowestC:Temperature}"), Phrase.Of($"lowestC must be {-40.0:Temperature} or warmer; got {lowestC:Temperature}"));
     }
 
     /// <summary>Checks one design.</summary>

@@ -1,4 +1,5 @@
 using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Energy;
 
@@ -37,7 +38,7 @@ public static class RoofPacking
     {
         foreach (var (name, value) in new[] { ("lengthMm", roof.LengthMm), ("widthMm", roof.WidthMm) })
             if (value is < 300 or > 50_000)
-                throw new InputException(name, $"{value} mm", $"{name} must be 300 to 50000 mm; got {value} mm");
+                throw new InputException(InputError.Range(name, name, QuantityKind.SmallLength, value / 1000.0, 0.3, 50));
         var blocked = roof.Obstacles.Select(o => Grown(o, roof.ShadowElevationDeg)).ToList();
         var rows = Strips(roof.LengthMm, roof.WidthMm, roof, blocked);
         var columns = Strips(roof.WidthMm, roof.LengthMm, roof, blocked.ConvertAll(Turned));
@@ -60,6 +61,8 @@ public static class RoofPacking
             ? [(roof.ModuleLengthMm, roof.ModuleWidthMm)]
             : [(roof.ModuleLengthMm, roof.ModuleWidthMm), (roof.ModuleWidthMm, roof.ModuleLengthMm)];
         var end = across - roof.MarginMm;
+        if (end <= roof.MarginMm)
+            return []; // the margins meet: nothing is left between them
         var best = new int[end + 2];
         var way = new int[end + 2];
         var counts = new int[ways.Length];

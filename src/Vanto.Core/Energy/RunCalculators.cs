@@ -55,7 +55,7 @@ public static class RunCalculators
         var bank = new BatteryBank(i.Chemistry, i.Cells, i.AmpHours);
         var (mostIn, mostOut) = (bank.MaxCharge(i.Soc, i.SecondsLong).PowerW, bank.MaxDischarge(i.Soc, i.SecondsLong, i.Floor).PowerW);
         if (i.PowerW > mostIn || -i.PowerW > mostOut)
-            throw new InputException("powerW", $"{i.PowerW} W", FormattableString.Invariant($"powerW must be {-mostOut:0} W to {mostIn:0} W at this charge; got {i.PowerW} W"));
+            throw new InputException(InputError.Range("powerW", "powerW, at this charge,", ElectricPower, i.PowerW, -mostOut, mostIn));
         var s = bank.Step(i.Soc, i.PowerW, i.SecondsLong);
         return new ResultBuilder()
             .Step("s'", "Charge after", "s + η·I·Δt/(3600·Q)", $"{i.Soc} + {s.CurrentA:0.###} A × {i.SecondsLong} s", s.Soc, Fraction, Sources.Battery)
@@ -80,7 +80,8 @@ public static class RunCalculators
             .Step("s_min", "Lowest charge", "smallest of the run", $"{i.Batteries} × {i.BatteryAh} Ah", r.MinSoc, Fraction, Sources.EnergyBalance)
             .Number("s_end", "Charge at the end", r.EndSoc, Fraction)
             .Number("h", "Hours held", r.HeldHours, QuantityKind.Hours)
-            .Judge(r.CutOffHour is { } dark ? Finding.Of("energy.cut-off", Severity.Stop, $"Everything goes dark after {dark:Hours}.") : r.MinSoc < i.Reserve ? Finding.Of("energy.reserve", Severity.Stop, $"It falls to {r.MinSoc:Fraction}, below the reserve of {i.Reserve:Fraction}.") : null).Done();
+            .Judge(r.CutOffHour is { } dark ? Finding.Of("energy.cut-off", Severity.Stop, $"Everything goes dark after {dark:Hours}.") : r.MinSoc < i.Reserve ? Finding.Of("energy.reserve", Severity.Stop, $"It falls to {r.MinSoc:Fraction}, below the reserve of {i.Reserve:Fraction}.") : null)
+            .Judge(EnergyStation.NotClosing(r.Ledger).FirstOrDefault()).Done();
     }
 
     /// <summary>The smallest kit of the same rig.</summary>
@@ -101,7 +102,7 @@ public static class RunCalculators
 
     private static (EnergyCase Case, IEnergyCabin Cabin) Rig(LumpedDayInput i)
     {
-        var unit = UnitCatalogue.Find(i.Unit) ?? throw new InputException("unit", i.Unit, $"unit: \"{i.Unit}\" is not in the catalogue");
+        var unit = UnitCatalogue.Find(i.Unit) ?? throw new InputException(InputError.NoChoice("unit", i.Unit, UnitCatalogue.All.Select(u => u.Id)));
         var hours = Enumerable.Range(0, i.Days * 86400 / StepS).Select(k => (18 + (k + 0.5) * StepS / 3600) % 24).ToArray();
         double[] Map(Func<double, double> f) => Array.ConvertAll(hours, h => f(h));
         var outdoor = Map(h => i.MeanC + i.SwingK * Math.Cos(2 * Math.PI * (h - 15) / 24));

@@ -10,7 +10,7 @@ namespace Vanto.Core.Energy;
 /// <param name="Day">The rig's day that repeats.</param>
 /// <param name="Aged">With an aged bank.</param>
 /// <param name="Sunless">The modules give nothing.</param>
-internal sealed record SizingDays(string Id, string Words, int Count, RigDay Day, bool Aged, bool Sunless)
+internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day, bool Aged, bool Sunless)
 {
     private const double HotterK = 3;
     private const double CloudySun = 0.35;
@@ -28,17 +28,17 @@ internal sealed record SizingDays(string Id, string Words, int Count, RigDay Day
             return RigDay.Of(inputs.Survey with { Place = place with { DryBulbC = place.DryBulbC + HotterK, NightLowC = place.NightLowC + HotterK } }, inputs.Load).Day;
         }
         List<SizingDays> list = [.. Asked(sizing).Select(a => new SizingDays(a.Id, a.Words, a.Count, a.Id switch { "hot" => Hotter(), "cloudy" => day.UnderCloud(CloudySun), _ => day }, false, a.Id == "dark"))];
-        return sizing.Aged ? [.. list.SelectMany(s => new[] { s, s with { Id = s.Id + "-aged", Words = s.Words + Aging, Aged = true } })] : list;
+        return sizing.Aged ? [.. list.SelectMany(s => new[] { s, s with { Id = s.Id + "-aged", Words = Phrase.Of($"{s.Words}{Aging}"), Aged = true } })] : list;
     }
 
     /// <summary>The aim in a sentence.</summary>
     public static Phrase Sentence(EnergyInputs inputs)
     {
         var (aim, sizing) = (inputs.Energy, inputs.Energy.Sizing);
-        var days = string.Join(", ", Asked(sizing).Select(a => a.Words)) + (sizing.Aged ? ", and again with a bank aged to 80 %" : "");
+        var days = Phrase.Of($"{Phrase.Join(", ", Asked(sizing).Select(a => a.Words))}{(sizing.Aged ? ", and again with a bank aged to 80 %" : "")}");
         var within = Phrase.Of($"at most {sizing.MostBatteries} blocks and {sizing.MostModules} modules");
         if (sizing.MostCost is { } cost)
-            within = Phrase.Of($"{within}, {cost:Count} €");
+            within = Phrase.Of($"{within}, at a cost of {cost:Count}");
         if (sizing.MostMassKg is { } mass)
             within = Phrase.Of($"{within}, {mass:Mass}");
         if (sizing.ChooseGenerator || inputs.Survey.Sources.Generator is { Fitted: true, AutoStart: true })
@@ -46,15 +46,15 @@ internal sealed record SizingDays(string Id, string Words, int Count, RigDay Day
         return Phrase.Of($"Hold at most {aim.HoldC:Temperature} from {aim.From:HourOfDay} to {aim.To:HourOfDay} and never fall under {inputs.ReserveSoc:Fraction} of charge: {days}. Within {within}.");
     }
 
-    private static IEnumerable<(string Id, string Words, int Count)> Asked(SizingDesign sizing)
+    private static IEnumerable<(string Id, Phrase Words, int Count)> Asked(SizingDesign sizing)
     {
-        yield return ("design", "the design day", 1);
+        yield return ("design", Phrase.Of($"the design day"), 1);
         if (sizing.HotDays)
-            yield return ("hot", $"{Days(sizing.Days)} 3 K hotter", sizing.Days);
+            yield return ("hot", Phrase.Of($"{Days(sizing.Days)} {HotterK:TemperatureDifference} hotter"), sizing.Days);
         if (sizing.CloudyDays)
-            yield return ("cloudy", $"{Days(sizing.Days)} with 35 % of the sun", sizing.Days);
+            yield return ("cloudy", Phrase.Of($"{Days(sizing.Days)} with {CloudySun:Fraction} of the sun"), sizing.Days);
         if (sizing.DarkDays > 0)
-            yield return ("dark", $"{Days(sizing.DarkDays)} without sun on the modules", sizing.DarkDays);
+            yield return ("dark", Phrase.Of($"{Days(sizing.DarkDays)} without sun on the modules"), sizing.DarkDays);
     }
 
     private static string Days(int count) => count == 1 ? "a day" : $"{count} days";

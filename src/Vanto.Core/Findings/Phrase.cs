@@ -5,7 +5,14 @@ using Vanto.Core.Quantities;
 namespace Vanto.Core.Findings;
 
 /// <summary>A number with its quantity, so that whoever shows it can choose the unit.</summary>
-public sealed record Measure(double Value, QuantityKind Quantity);
+/// <param name="Value">Inside value.</param>
+/// <param name="Quantity">Which quantity.</param>
+/// <param name="Exact">True where every digit counts, as in a bound that was passed by little; else it is rounded as figures are.</param>
+public sealed record Measure(double Value, QuantityKind Quantity, bool Exact = false)
+{
+    /// <summary>As shown in the units of the set.</summary>
+    public string InUnits(UnitSystem system = UnitSystem.Metric) => Exact ? Display.Exact(Value, Quantity, system) : Display.Text(Value, Quantity, system);
+}
 
 /// <summary>
 /// A sentence with measures in it: <c>{0}</c>, <c>{1}</c>… in <see cref="Template"/> stand for <see cref="Measures"/>.
@@ -16,12 +23,19 @@ public sealed record Phrase(string Template, IReadOnlyList<Measure> Measures)
     /// <summary>Builds a phrase from an interpolated string.</summary>
     public static Phrase Of(PhraseHandler handler) => handler.Finish();
 
+    /// <summary>A sentence whose measures are shown to the last digit that counts, for bounds and what passed them.</summary>
+    public static Phrase Exactly(string template, params Measure[] measures) => new(template, [.. measures.Select(m => m with { Exact = true })]);
+
+    /// <summary>Phrases one after another.</summary>
+    public static Phrase Join(string between, IEnumerable<Phrase> phrases) =>
+        phrases.Aggregate((Phrase?)null, (all, next) => all is null ? next : Of($"{all}{between}{next}")) ?? Of($"");
+
     /// <summary>The sentence in the units of the set.</summary>
     public string InUnits(UnitSystem system = UnitSystem.Metric)
     {
         var text = Template;
         for (var i = 0; i < Measures.Count; i++)
-            text = text.Replace($"{{{i}}}", Display.Text(Measures[i].Value, Measures[i].Quantity, system));
+            text = text.Replace($"{{{i}}}", Measures[i].InUnits(system));
         return text;
     }
 
@@ -46,8 +60,8 @@ public readonly struct PhraseHandler
     /// <summary>Called by the compiler for fixed text.</summary>
     public void AppendLiteral(string text) => _template.Append(text);
 
-    /// <summary>Called by the compiler for words.</summary>
-    public void AppendFormatted(string text) => _template.Append(text);
+    /// <summary>Called by the compiler for words. A brace in them, as in a device called "{0}", is kept from being taken for a measure.</summary>
+    public void AppendFormatted(string text) => _template.Append(text.Replace("{", "{\u200B"));
 
     /// <summary>Called by the compiler for whole numbers.</summary>
     public void AppendFormatted(int number) => _template.Append(number);

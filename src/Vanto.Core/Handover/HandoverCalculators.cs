@@ -30,14 +30,14 @@ public static class HandoverCalculators
     [Calculator("run-together", "What may run together", "Can I make tea with the air conditioner on", SourceIds = [nameof(Sources.Arithmetic)])]
     public static CalculationResult Together(RunTogetherInput i)
     {
-        if (i.Loads.Count is < 1 or > 16)
-            throw new InputException("loads", $"{i.Loads.Count}", $"loads must be 1 to 16; got {i.Loads.Count}");
+        if (i.Loads.Count is < 1 or > RunTogether.MostLoads)
+            throw new InputException("loads", $"{i.Loads.Count}", $"loads must be 1 to {RunTogether.MostLoads}; got {i.Loads.Count}");
         var result = RunTogether.Of([.. i.Loads.Select(l => new OwnerLoad(l.Name, l.RunVa, Math.Max(l.RunVa, l.StartVa)))], i.ContinuousVa, i.SurgeVa, i.Margin, i.CoincidentStarts);
         var builder = new ResultBuilder().Step("sets", "Sets allowed", "Σ run ≤ margin·continuous and Σ run + largest starts ≤ surge", $"of {1 << i.Loads.Count}", result.AllowedCount, Count, Sources.Arithmetic);
         foreach (var set in result.Maximal)
-            builder.Words("together", "Together", string.Join(", ", set));
+            builder.Words("together", "Together", string.Join(", ", set.Select(k => i.Loads[k].Name)));
         foreach (var set in result.Forbidden)
-            builder.Words("never", "Not together", string.Join(" with ", set));
+            builder.Words("never", "Not together", string.Join(" with ", set.Select(k => i.Loads[k].Name)));
         return builder.Done();
     }
 }

@@ -22,7 +22,15 @@ public sealed record HandoverDesign : DesignPart
 public sealed record SheetLine(string Label, Phrase Value);
 
 /// <summary>What may run together on one source.</summary>
-public sealed record TogetherOnSource(string Source, Phrase Rating, IReadOnlyList<IReadOnlyList<string>> Together, IReadOnlyList<IReadOnlyList<string>> Never);
+/// <param name="Source">Which.</param>
+/// <param name="Rating">What it carries.</param>
+/// <param name="Together">Largest sets with the air conditioner that it carries.</param>
+/// <param name="Never">Smallest sets that it does not, those of fewest devices first.</param>
+/// <param name="Small">Devices that count as one, because there are too many to try each with each; empty where there are not.</param>
+/// <param name="TogetherLeft">So many sets more are allowed than are written down.</param>
+/// <param name="NeverLeft">So many sets more are not allowed.</param>
+public sealed record TogetherOnSource(
+    string Source, Phrase Rating, IReadOnlyList<IReadOnlyList<string>> Together, IReadOnlyList<IReadOnlyList<string>> Never, IReadOnlyList<string> Small, int TogetherLeft, int NeverLeft);
 
 /// <summary>The one-page sheet.</summary>
 public sealed record HandoverAssessment(
@@ -33,6 +41,10 @@ public sealed record HandoverAssessment(
 public static class HandoverStation
 {
     private const string UnitName = "air conditioner";
+    private const double DevicePowerFactor = 0.95;
+
+    /// <summary>More sets than these nobody reads; how many there are beside them is said.</summary>
+    private const int MostSets = 40;
 
     /// <summary>Puts the owner's sheet together from the other stations.</summary>
     public static HandoverAssessment Assess(SurveyDesign survey, LoadAssessment load, UnitAssessment unit, StartDesign startDesign, StartAssessment start, EnergyDesign energyDesign, EnergyAssessment energy, CommissionAssessment proof, IReadOnlyList<Finding> earlier)
@@ -92,15 +104,25 @@ public static class HandoverStation
     {
         if (unit.IsDc || start.ContinuousW <= 0 || start.RunA <= 0)
             return null;
-        var loads = new List<OwnerLoad> { new(UnitName, UnitVa(unit, start), Math.Max(UnitVa(unit, start), start.MaxA * start.SourceV)) };
-        loads.AddRange(survey.Devices.Where(d => d.Supply == DeviceSupply.Ac).Take(15).Select(d => new OwnerLoad(d.Name, d.PowerW / 0.95, d.PowerW / 0.95)));
+        var devices = survey.Devices.Where(d => d.Supply == DeviceSupply.Ac).ToList();
+        const int own = RunTogether.MostLoads - 2; // one place for the unit, one for all that is small
+        var apart = devices.Count <= own + 1 ? devices : [.. devices.OrderByDescending(d => d.PowerW).Take(own)];
+        List<DeviceDesign> small = [.. devices.Where(d => !apart.Any(a => ReferenceEquals(a, d)))];
+        var unitVa = UnitVa(unit, start);
+        var loads = new List<OwnerLoad> { new(UnitName, unitVa, Math.Max(unitVa, start.MaxA * start.SourceV)) };
+        loads.AddRange(apart.Select(d => new OwnerLoad(d.Name, d.PowerW / DevicePowerFactor, d.PowerW / DevicePowerFactor)));
+        if (small.Count > 0)
+            loads.Add(new OwnerLoad($"the {small.Count} small ones", small.Sum(d => d.PowerW) / DevicePowerFactor, small.Sum(d => d.PowerW) / DevicePowerFactor));
         var result = RunTogether.Of(loads, start.ContinuousW, start.SurgeW);
-        return new TogetherOnSource("source in use", Phrase.Of($"{start.ContinuousW:ApparentPower} continuous, {start.SurgeW:ApparentPower} for a start"), [.. result.Maximal.Where(s => s.Contains(UnitName))], result.Forbidden);
+        var withUnit = result.Maximal.Where(s => s[0] == 0).ToList();
+        IReadOnlyList<IReadOnlyList<string>> Named(IEnumerable<IReadOnlyList<int>> sets) => [.. sets.Take(MostSets).Select(s => (IReadOnlyList<string>)[.. s.Select(i => loads[i].Name)])];
+        return new TogetherOnSource("source in use", Phrase.Of($"{start.ContinuousW:ApparentPower} continuous, {start.SurgeW:ApparentPower} for a start"),
+            Named(withUnit), Named(result.Forbidden), [.. small.Select(d => d.Name)], Math.Max(0, withUnit.Count - MostSets), Math.Max(0, result.Forbidden.Count - MostSets));
     }
 
     private static double UnitVa(AcUnit unit, StartAssessment start)
     {
-        var neighbours = start.Neighbours.Where(n => n.Name != "its own fan").Sum(n => n.CurrentA);
+        var neighbours = start.Neighbours.Where(n => !n.OwnFan).Sum(n => n.CurrentA);
         return Math.Max(unit.RatedPowerW / unit.PowerFactorRun, (start.RunA - neighbours) * start.SourceV);
     }
 

@@ -3,15 +3,18 @@ namespace Vanto.Core.Handover;
 /// <summary>A load as the owner thinks of it: running and starting volt-amperes.</summary>
 public sealed record OwnerLoad(string Name, double RunVa, double StartVa);
 
-/// <summary>Which loads may run together on a source.</summary>
+/// <summary>Which loads may run together on a source. Sets are of places in the list of loads: two loads may have one name.</summary>
 /// <param name="Maximal">Allowed sets to which nothing can be added.</param>
-/// <param name="Forbidden">Smallest sets that are not allowed.</param>
+/// <param name="Forbidden">Smallest sets that are not allowed, those of fewest loads first.</param>
 /// <param name="AllowedCount">Allowed sets of all.</param>
-public sealed record RunTogetherResult(IReadOnlyList<IReadOnlyList<string>> Maximal, IReadOnlyList<IReadOnlyList<string>> Forbidden, int AllowedCount);
+public sealed record RunTogetherResult(IReadOnlyList<IReadOnlyList<int>> Maximal, IReadOnlyList<IReadOnlyList<int>> Forbidden, int AllowedCount);
 
 /// <summary>What may run together: all sets are tried; common practice (arithmetic of volt-amperes).</summary>
 public static class RunTogether
 {
+    /// <summary>All sets of more loads are not tried.</summary>
+    public const int MostLoads = 16;
+
     /// <summary>Tries all sets.</summary>
     /// <param name="loads">1 to 16 loads.</param>
     /// <param name="continuousVa">What the source carries.</param>
@@ -25,11 +28,11 @@ public static class RunTogether
         for (var set = 0; set < allowed.Length; set++)
             allowed[set] = Allowed(set);
         bool Has(int set, int load) => (set >> load & 1) == 1;
-        IReadOnlyList<string> Names(int set) => [.. Enumerable.Range(0, count).Where(i => Has(set, i)).Select(i => loads[i].Name)];
+        IReadOnlyList<int> Members(int set) => [.. Enumerable.Range(0, count).Where(i => Has(set, i))];
         var indices = Enumerable.Range(0, count).ToArray();
         var maximal = Enumerable.Range(1, allowed.Length - 1).Where(s => allowed[s] && indices.All(i => Has(s, i) || !allowed[s | 1 << i]));
         var forbidden = Enumerable.Range(1, allowed.Length - 1).Where(s => !allowed[s] && indices.All(i => !Has(s, i) || allowed[s & ~(1 << i)]));
-        return new RunTogetherResult([.. maximal.Select(Names)], [.. forbidden.OrderBy(s => int.PopCount(s)).Select(Names)], allowed.Count(a => a));
+        return new RunTogetherResult([.. maximal.Select(Members)], [.. forbidden.OrderBy(s => int.PopCount(s)).Select(Members)], allowed.Count(a => a));
 
         bool Allowed(int set)
         {

@@ -10,9 +10,6 @@ using Vanto.Core.Unit;
 
 namespace Vanto.Core.Job;
 
-/// <summary>A station that could not be worked out, and why.</summary>
-public sealed record StationFault(string Station, Verdict Verdict, IReadOnlyList<InputError> Errors);
-
 /// <summary>One entry of the ledger.</summary>
 /// <param name="Id">heat, unit, start, night, sun or weight.</param>
 /// <param name="Station">The station that made it.</param>
@@ -97,30 +94,4 @@ public static class Assessor
         StartOutcome.Stalls => "stalls",
         _ => "trips",
     };
-
-    private sealed class StationRun
-    {
-        private readonly List<StationFault> _faults = [];
-
-        public IReadOnlyList<StationFault> Faults => _faults;
-
-        public T? Try<T>(string station, Func<T> assess, params (string Name, object? Result)[] needs) where T : class
-        {
-            var missing = needs.FirstOrDefault(n => n.Result is null).Name;
-            if (missing is not null)
-            {
-                _faults.Add(new StationFault(station, Verdict.WaitsFor(char.ToUpperInvariant(missing[0]) + missing[1..]), []));
-                return null;
-            }
-            try
-            {
-                return assess();
-            }
-            catch (InputException e)
-            {
-                _faults.Add(new StationFault(station, new Verdict(StationState.Stop, Phrase.Of($"{e.Errors[0].Reason}"), Phrase.Of($"Change it and the rest follows.")), e.Errors));
-                return null;
-            }
-        }
-    }
 }

@@ -33,7 +33,7 @@ public static class SeasonRun
     public static SeasonResult Of(JobDesign design, WeatherYear weather, string called)
     {
         if (design.Load.HeatC >= design.Load.SetpointC)
-            throw new InputException("load.heatC", $"{design.Load.HeatC} °C", FormattableString.Invariant($"Heating to {design.Load.HeatC} °C must stay below the set-point of {design.Load.SetpointC} °C."));
+            throw new InputException("load.heatC", Phrase.Of($"{design.Load.HeatC:Temperature}"), Phrase.Of($"Heating to {design.Load.HeatC:Temperature} must stay below the set-point of {design.Load.SetpointC:Temperature}."));
         var space = SurveyedSpace.Build(design.Survey, design.Load.SetpointC, design.Load.HumidityPct);
         var drivers = SpaceDrivers.Build(space, weather.Steps(900), 900);
         var run = new YearRun(space, drivers, 900);
@@ -45,7 +45,7 @@ public static class SeasonRun
             return new SeasonMonth(m, hours.Sum(held.TotalW) / 1000, hours.Sum(h => held.HeatingW[h]) / 1000, hours.Count(h => free.IndoorC[h] > space.SetpointC + 0.5), peaks?[m - 1]);
         }).ToList();
         var unit = UnitCatalogue.All.Concat(design.Unit.Own).FirstOrDefault(u => u.Id == design.Unit.Chosen);
-        var part = unit is null ? null : PartLoadHours.Of(held, unit.RatedCapacityW, unit.SingleSpeed ? unit.RatedCapacityW : unit.MinCapacityW, space.Weather.PressurePa);
+        var part = unit is null ? null : PartLoadHours.Of(held, unit.RatedCapacityW, unit.SingleSpeed ? unit.RatedCapacityW : unit.MinCapacityW, space.Weather.PressurePa, unit.CyclingDegradation);
         int? worst = peaks is null ? null : Array.IndexOf(peaks, peaks.Max()) + 1;
         var findings = Findings(design, held, part, unit, worst, peaks).ToList();
         return new SeasonResult(called, months, held.SensibleKWh + held.LatentKWh, held.HeatingKWh, held.PeakW, held.CoolingHours, months.Sum(m => m.HoursAboveFree), worst, part, findings);

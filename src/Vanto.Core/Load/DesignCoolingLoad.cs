@@ -108,19 +108,22 @@ public static class DesignCoolingLoad
             void Add(Cause cause, double watts) => load.ByCause[(int)cause][hour] += watts / perHour;
         }
         load.PeakHour = Enumerable.Range(0, 24).MaxBy(load.Total);
-        load.SunniestWindow = Sunniest(space, drivers, load.PeakHour, perHour);
+        load.SunniestWindow = Sunniest(space, drivers, load.PeakHour * perHour, (load.PeakHour + 1) * perHour);
+        if (load.SunniestWindow.Index < 0)
+            load.SunniestWindow = Sunniest(space, drivers, 0, drivers.Steps); // the peak comes after sunset, from what the day left in the contents
         return load;
     }
 
-    private static (int, double) Sunniest(SpaceDescription space, SpaceDrivers drivers, int hour, int perHour)
+    /// <summary>The window that lets in most sun from a step to another, and its mean W there; index −1 where none does.</summary>
+    private static (int, double) Sunniest(SpaceDescription space, SpaceDrivers drivers, int from, int to)
     {
         var count = space.Windows.Count;
         var best = (-1, 0.0);
         for (var window = 0; window < count; window++)
         {
             var mean = 0.0;
-            for (var step = hour * perHour; step < (hour + 1) * perHour; step++)
-                mean += drivers.WindowSunW[step * count + window] / perHour;
+            for (var step = from; step < to; step++)
+                mean += drivers.WindowSunW[step * count + window] / (to - from);
             if (mean > best.Item2)
                 best = (window, mean);
         }

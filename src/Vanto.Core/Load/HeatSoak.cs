@@ -103,7 +103,7 @@ public sealed class HeatSoak
             var gain = _drivers.PeopleLatentW[k] + _drivers.ApplianceLatentW[k] - latent;
             ratio = Math.Max(1e-5, MoistureStep(ratio, step, store, exchange, _drivers.OutdoorRatio[k], gain));
             air.Add(model.AirC);
-            humidity.Add(MoistAir.RelativeHumidity(model.AirC, ratio, pressure));
+            humidity.Add(model.AirC > MoistAir.HottestC ? 0 : MoistAir.RelativeHumidity(model.AirC, ratio, pressure));
             if (model.AirC <= _space.SetpointC)
                 return new PullDownResult(start, minute + 1, humidity[^1], model.MassC, model.AirC, [.. air], [.. humidity]);
         }

@@ -176,7 +176,7 @@ public static class LoadCalculators
         var assessment = LoadStation.Assess(i.Survey(), new LoadDesign { SetpointC = i.SetpointC });
         var result = new ResultBuilder().Step("Q", "Peak load now", "heat balance", $"hour {assessment.PeakHour + 1}", assessment.PeakW, Power, Sources.HeatBalance);
         foreach (var measure in assessment.Measures)
-            result.Step(measure.Id, measure.Words, "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power, Sources.HeatBalance);
+            result.Step(measure.Id, measure.Words.InUnits(), "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power, Sources.HeatBalance);
         return result.Done();
     }
 
@@ -246,7 +246,7 @@ public static class LoadCalculators
     public static CalculationResult Year(YearRunInput i)
     {
         if (i.HeatC >= i.SetpointC)
-            throw new InputException("heatC", $"{i.HeatC} °C", FormattableString.Invariant($"heatC: heating to {i.HeatC} °C must stay below the {i.SetpointC} °C held in summer"));
+            throw new InputException("heatC", Phrase.Of($"{i.HeatC:Temperature}"), Phrase.Of($"heatC: heating to {i.HeatC:Temperature} must stay below the {i.SetpointC:Temperature} held in summer"));
         var year = new YearRun(i.Space(), i.Weather()).Run(i.HeatC);
         return new ResultBuilder()
             .Step("Q_s", "Sensible cooling", "Σ hours", $"{year.CoolingHours} cooling hours", year.SensibleKWh * 1000, HeatEnergy, Sources.HeatBalance)

@@ -10,8 +10,9 @@ internal static class LoadMeasures
 {
     private const int NightFrom = 21;
     private const int NightTo = 7;
+    private const double WarmerK = 2;
 
-    private sealed record Candidate(string Id, string Words, SurveyDesign Survey, double SetpointC, double MassKg, double Cost, DesignChange[] Changes, Func<SurveyDesign, SurveyDesign> Apply);
+    private sealed record Candidate(string Id, Phrase Words, SurveyDesign Survey, double SetpointC, double MassKg, double Cost, DesignChange[] Changes, Func<SurveyDesign, SurveyDesign> Apply);
 
     /// <summary>All measures that help, the largest first, and those tried at once.</summary>
     public static (IReadOnlyList<LoadMeasure> Measures, MeasuresTogether? Together) Find(SurveyDesign survey, LoadDesign design, SpaceDescription space, HeldLoad held, IReadOnlyList<HeadingLoad> rose)
@@ -49,37 +50,39 @@ internal static class LoadMeasures
         var set = design.SetpointC;
         double Area(FaceKind kind) => space.Faces.Where(f => f.Kind == kind).Sum(f => f.AreaM2);
         var (roof, walls, glass) = (Area(FaceKind.Roof), Area(FaceKind.Wall), space.Windows.Sum(w => w.AreaM2));
-        Candidate Of(string id, string words, Func<SurveyDesign, SurveyDesign> apply, double mass, double cost, DesignChange[] changes) => new(id, words, apply(survey), set, mass, cost, changes, apply);
+        Candidate Of(string id, PhraseHandler words, Func<SurveyDesign, SurveyDesign> apply, double mass, double cost, DesignChange[] changes) => new(id, Phrase.Of(words), apply(survey), set, mass, cost, changes, apply);
 
         if (survey.Windows.Any(w => w.Cover is not ("quilted" or "opaque")))
-            yield return Of("covers", "tight quilted covers in every window", s => s with { Windows = [.. s.Windows.Select(w => w with { Cover = "quilted" })] }, 1.2 * glass, 60 * glass,
+            yield return Of("covers", $"tight quilted covers in every window", s => s with { Windows = [.. s.Windows.Select(w => w with { Cover = "quilted" })] }, 1.2 * glass, 60 * glass,
                 [.. survey.Windows.Select((_, i) => new DesignChange($"/survey/windows/{i}/cover", "quilted"))]);
         if (RigBox.Absorptance(survey.Roof.Paint, "survey.roof") > 0.2)
-            yield return Of("roof-coat", "a white coat on the roof", s => s with { Roof = s.Roof with { Paint = "roof-coat" } }, 1.0 * roof, 12 * roof, [new("/survey/roof/paint", "roof-coat")]);
+            yield return Of("roof-coat", $"a white coat on the roof", s => s with { Roof = s.Roof with { Paint = "roof-coat" } }, 1.0 * roof, 12 * roof, [new("/survey/roof/paint", "roof-coat")]);
         if (RigBox.Absorptance(survey.Walls.Paint, "survey.walls") > 0.3)
-            yield return Of("white-walls", "white walls", s => s with { Walls = s.Walls with { Paint = "white" } }, 0.3 * walls, 20 * walls, [new("/survey/walls/paint", "white")]);
-        if (survey.Roof.Layers.Count == 0 && survey.Walls.Layers.Count == 0 && survey.Roof.InsulationM > 0)
-            yield return Of("insulation", "twice the insulation in walls and roof",
+            yield return Of("white-walls", $"white walls", s => s with { Walls = s.Walls with { Paint = "white" } }, 0.3 * walls, 20 * walls, [new("/survey/walls/paint", "white")]);
+        if (survey.Roof.Layers.Count == 0 && survey.Walls.Layers.Count == 0 && survey.Roof.InsulationM > 0
+            && 2 * Math.Max(survey.Roof.InsulationM, survey.Walls.InsulationM) <= SkinDesign.ThickestInsulationM)
+            yield return Of("insulation", $"twice the insulation in walls and roof",
                 s => s with { Roof = s.Roof with { InsulationM = 2 * s.Roof.InsulationM }, Walls = s.Walls with { InsulationM = 2 * s.Walls.InsulationM } },
                 35 * (survey.Roof.InsulationM * roof + survey.Walls.InsulationM * walls), 18 * (roof + walls),
                 [new("/survey/roof/insulationM", 2 * survey.Roof.InsulationM), new("/survey/walls/insulationM", 2 * survey.Walls.InsulationM)]);
         if (!survey.Roof.ThermalBreak || !survey.Walls.ThermalBreak)
-            yield return Of("break", "foam over the ribs", s => s with { Roof = s.Roof with { ThermalBreak = true, Ribs = s.Roof.Ribs with { Measured = false } }, Walls = s.Walls with { ThermalBreak = true, Ribs = s.Walls.Ribs with { Measured = false } } }, 0.4 * (roof + walls), 8 * (roof + walls),
-                [new("/survey/roof/thermalBreak", true), new("/survey/walls/thermalBreak", true)]);
+            yield return Of("break", $"foam over the ribs", s => s with { Roof = s.Roof with { ThermalBreak = true, Ribs = s.Roof.Ribs with { Measured = false } }, Walls = s.Walls with { ThermalBreak = true, Ribs = s.Walls.Ribs with { Measured = false } } }, 0.4 * (roof + walls), 8 * (roof + walls),
+                [new("/survey/roof/thermalBreak", true), new("/survey/roof/ribs/measured", false), new("/survey/walls/thermalBreak", true), new("/survey/walls/ribs/measured", false)]);
         if (survey.Space.AirChangesPerHour > 0.5)
-            yield return Of("tight", "vents and gaps shut (0.5 air changes an hour)", s => s with { Space = s.Space with { AirChangesPerHour = 0.5 } }, 0.5, 20, [new("/survey/space/airChangesPerHour", 0.5)]);
+            yield return Of("tight", $"vents and gaps shut (0.5 air changes an hour)", s => s with { Space = s.Space with { AirChangesPerHour = 0.5 } }, 0.5, 20, [new("/survey/space/airChangesPerHour", 0.5)]);
         if (survey.OverheadCover > 0.5)
-            yield return Of("shade", "shade cloth over the roof", s => s with { OverheadCover = 0.2 }, 0.4 * roof, 9 * roof, [new("/survey/overheadCover", 0.2)]);
+            yield return Of("shade", $"shade cloth over the roof", s => s with { OverheadCover = 0.2 }, 0.4 * roof, 9 * roof, [new("/survey/overheadCover", 0.2)]);
         if (survey.Shades.All(s => s.Kind != ShadeKind.Awning) && survey.Kind is not RigKind.Boat)
         {
             var awning = new ShadeDesign { Kind = ShadeKind.Awning, Side = SunniestSide(space), WidthM = Math.Min(3.5, survey.Space.LengthM) };
             yield return Of("awning", $"an awning on the {awning.Side.ToString().ToLowerInvariant()} side", s => s with { Shades = [.. s.Shades, awning] }, 22, 450, [new("/survey/shades", JsonSerializer.SerializeToNode<ShadeDesign[]>([.. survey.Shades, awning], DesignJson.Options))]);
         }
-        yield return new Candidate("warmer", "two degrees warmer inside", survey, set + 2, 0, 0, set + 2 <= 35 ? [new("/load/setpointC", set + 2)] : [], s => s);
+        if (set + WarmerK <= LoadDesign.WarmestC)
+            yield return new Candidate("warmer", Phrase.Of($"{WarmerK:TemperatureDifference} warmer inside"), survey, set + WarmerK, 0, 0, [new("/load/setpointC", set + WarmerK)], s => s);
         if (survey.Kind is not (RigKind.Cabin or RigKind.Workshop))
         {
             var best = rose.MinBy(r => r.PeakW)!;
-            yield return Of("heading", $"the nose turned to {best.HeadingDeg:0.#}°", s => s with { HeadingDeg = best.HeadingDeg }, 0, 0, [new("/survey/headingDeg", best.HeadingDeg)]);
+            yield return Of("heading", $"the nose turned to {best.HeadingDeg:Angle}", s => s with { HeadingDeg = best.HeadingDeg }, 0, 0, [new("/survey/headingDeg", best.HeadingDeg)]);
         }
     }
 

@@ -9,7 +9,10 @@ namespace Vanto.Core.Load;
 /// <summary>What the space is to be held at while the load is found.</summary>
 public sealed record LoadDesign : DesignPart
 {
-    [Field(QuantityKind.Temperature, 16, 35, Label = "Hold inside at")] public double SetpointC { get; init; } = 25;
+    /// <summary>Warmest set-point that can be said.</summary>
+    public const double WarmestC = 35;
+
+    [Field(QuantityKind.Temperature, 16, WarmestC, Label = "Hold inside at")] public double SetpointC { get; init; } = 25;
     [Field(QuantityKind.Percent, 20, 80, Label = "Humidity inside")] public double HumidityPct { get; init; } = 50;
     [Field(QuantityKind.Temperature, 3, 30, Label = "Heat to in winter")] public double HeatC { get; init; } = 20;
     [Ask("Measures tried together", Help = "their names, with commas")] public string Trying { get; init; } = "";
@@ -23,7 +26,7 @@ public sealed record HeadingLoad(double HeadingDeg, double PeakW);
 
 /// <summary>A change that could be bought, with what it takes off; it can be taken at once. Weight and cost are rough, common practice.</summary>
 /// <param name="NightHours">How much longer the same cooling lasts through the night, h: night heat saved over the mean night load.</param>
-public sealed record LoadMeasure(string Id, string Words, double PeakChangeW, double DayChangeWh, double NightHours, double MassKg, double Cost, bool Tried, IReadOnlyList<DesignChange> Changes);
+public sealed record LoadMeasure(string Id, Phrase Words, double PeakChangeW, double DayChangeWh, double NightHours, double MassKg, double Cost, bool Tried, IReadOnlyList<DesignChange> Changes);
 
 /// <summary>Several measures at once, solved together: nothing is counted twice.</summary>
 public sealed record MeasuresTogether(IReadOnlyList<string> Ids, double PeakChangeW, double DayChangeWh, double NightHours, double SumOfPeaksW, double MassKg, double Cost, IReadOnlyList<DesignChange> Changes);
@@ -188,7 +191,7 @@ public static class LoadStation
     }
 
     private static List<Remedy> AsRemedies(IEnumerable<LoadMeasure> measures) =>
-        [.. measures.Select(m => new Remedy(Phrase.Of($"{m.Words}"), Phrase.Of($"{m.PeakChangeW:Power}"), m.Changes))];
+        [.. measures.Select(m => new Remedy(m.Words, Phrase.Of($"{m.PeakChangeW:Power}"), m.Changes))];
 
     private static List<Figure> Figures(SpaceDescription space, LoadDay day, HeatingLoadResult heating, SurveyDesign survey, LoadDesign design, SoakView soak)
     {

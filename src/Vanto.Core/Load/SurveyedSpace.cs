@@ -148,11 +148,14 @@ public static class SurveyedSpace
         gains.AddRange(survey.Devices.Where(d => d.Inside).Select(d => ByHour(d.Name, GainKind.Appliances, ElectronicsRadiant, h => (d.PowerW * Day.Share(h, d.From, d.To), 0))));
         gains.AddRange(survey.Cooking.Select(c => ByHour(c.Name, GainKind.Appliances, 0.4, h => Times(Stove(c), Day.Share(h, c.From, c.To)))));
         if (survey.Sources is { Inverter: { Fitted: true, Inside: true } inverter, Battery.Fitted: true })
+        {
+            var losses = InverterLosses.Model(inverter);
             gains.Add(ByHour("inverter", GainKind.Appliances, ElectronicsRadiant, h =>
             {
                 var load = inverter.UnitW + survey.Devices.Where(d => d.Supply == DeviceSupply.Ac).Sum(d => d.PowerW * Day.Share(h, d.From, d.To));
-                return (new InverterModel(inverter.RatedW, inverter.IdleW ?? 0.01 * inverter.RatedW).DcPower(load) - load, 0);
+                return (losses.DcPower(load) - load, 0);
             }));
+        }
         return gains;
     }
 

@@ -130,7 +130,7 @@ public static class EnvelopeCalculators
     {
         if (i.WebM >= i.FlangeM)
             throw new InputException("webM", $"{i.WebM}", "webM: the web must be thinner than the rib is wide (flangeM).");
-        var foam = Materials.Find(i.Insulation) ?? throw new InputException("insulation", i.Insulation, $"insulation: \"{i.Insulation}\" is not in the catalogue");
+        var foam = Materials.Find(i.Insulation) ?? throw new InputException(InputError.NoChoice("insulation", i.Insulation, Materials.All.Where(m => m.Insulation).Select(m => m.Id)));
         var (u, clear, zone) = Bridging.ZoneMethod([Layer.Of("steel", i.SheetM), new Layer(foam, i.InsulationM, 0), Layer.Of("plywood", i.LiningM)], 1, i.FlangeM, i.DepthM, i.WebM, i.MetalWmK, i.SpacingM, 0.13, 0.04);
         return new ResultBuilder()
             .Step("W_z", "Width affected", "m + 2·max(d, 13 mm), at most S", $"{i.FlangeM} + 2·max({i.DepthM}, 0.013)", zone, SmallLength, Sources.ZoneMethod)

@@ -12,6 +12,9 @@ public static class MoistAir
     /// <summary>Heat of vaporisation used for loads, J/kg.</summary>
     public const double VaporisationJPerKg = 2_501_000;
 
+    /// <summary>Hottest air that the saturation formula was fitted for, °C; above it hardly any water could saturate the air.</summary>
+    public const double HottestC = 200;
+
     private const double MassRatio = 0.621945;
     private const double Tolerance = 1e-8;
 

@@ -29,7 +29,7 @@ public sealed class WeatherGenerator
         if (months.Count != 12)
             throw new InputException("months", $"{months.Count}", "A climate needs twelve months.");
         var errors = months.Select((m, i) => (m, i)).Where(x => x.m.MaxC <= x.m.MinC)
-            .Select(x => InputError.Fault($"months[{x.i}].maxC", FormattableString.Invariant($"{x.m.MaxC} °C"), FormattableString.Invariant($"month {x.i + 1}: the maximum ({x.m.MaxC} °C) must be above the minimum ({x.m.MinC} °C)"))).ToList();
+            .Select(x => InputError.Fault($"months[{x.i}].maxC", Phrase.Of($"{x.m.MaxC:Temperature}"), Phrase.Of($"month {x.i + 1}: the maximum ({x.m.MaxC:Temperature}) must be above the minimum ({x.m.MinC:Temperature})"))).ToList();
         if (errors.Count > 0)
             throw new InputException(errors);
         _place = place;

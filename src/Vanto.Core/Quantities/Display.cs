@@ -21,6 +21,14 @@ public static class Display
         return unit.Symbol switch { "" => number, "°" => number + "°", _ => $"{number} {unit.Symbol}" };
     }
 
+    /// <summary>The value to six significant digits, so that a bound and what passed it by little are told apart.</summary>
+    public static string Exact(double inside, QuantityKind kind, UnitSystem system = UnitSystem.Metric)
+    {
+        var unit = QuantityTable.Of(kind).Shown(system);
+        var number = double.Parse(unit.FromInside(inside).ToString("G6", CultureInfo.InvariantCulture), CultureInfo.InvariantCulture).ToString("0.############", CultureInfo.InvariantCulture);
+        return unit.Symbol switch { "" => number, "°" => number + "°", _ => $"{number} {unit.Symbol}" };
+    }
+
     /// <summary>Hours since midnight as a clock shows them; 26.5 reads 02:30.</summary>
     public static string Clock(double hours)
     {

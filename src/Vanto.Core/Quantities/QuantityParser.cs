@@ -100,11 +100,11 @@ public static partial class QuantityParser
         var word = rest[..length].Trim();
         if (word.Length == 0)
             return (null, rest[length..]);
-        var unit = quantity.All.FirstOrDefault(u => u.IsCalled(word));
+        var unit = Called(quantity, word);
         if (unit is null && word[0] is 'k' or 'K')
         {
             var afterKilo = word[1..].Trim();
-            unit = afterKilo.Length == 0 ? null : quantity.All.FirstOrDefault(u => u.IsCalled(afterKilo));
+            unit = afterKilo.Length == 0 ? null : Called(quantity, afterKilo);
             if (afterKilo.Length == 0 || unit is not null)
             {
                 number *= 1000;
@@ -115,6 +115,10 @@ public static partial class QuantityParser
             throw new QuantityFormatException($"\"{typed}\": \"{word}\" is no unit of {quantity.Name}; use {UnitList(quantity)}.");
         return (unit, rest[length..]);
     }
+
+    /// <summary>The unit of that symbol; else the one that is called so in any case.</summary>
+    private static UnitOfMeasure? Called(Quantity quantity, string word) =>
+        quantity.All.FirstOrDefault(u => u.IsSymbol(word)) ?? quantity.All.FirstOrDefault(u => u.IsCalled(word));
 
     private static bool InsideUnit(string rest, int at) => at > 0 && at < rest.Length && rest[at] is '2' or '3'
         && at > 0 && char.IsLetter(rest[at - 1]) && (at + 1 == rest.Length || !char.IsAsciiDigit(rest[at + 1]));

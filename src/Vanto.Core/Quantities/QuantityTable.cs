@@ -76,7 +76,8 @@ public static class QuantityTable
         yield return new(HeatEnergy, "heat", wattHour, Unit("BTU", WattsPerBtuPerHour, 0, "btus"), kilowattHour);
         yield return new(Voltage, "voltage", Unit("V", 1, 1, "volt", "volts"), Unit("V", 1, 1, "volt", "volts"), Unit("mV", 0.001, 0));
         yield return new(Current, "current", Unit("A", 1, 1, "amp", "amps"), Unit("A", 1, 1, "amp", "amps"), Unit("mA", 0.001, 0));
-        yield return new(Resistance, "resistance", Unit("Ω", 1, 4, "ohm", "ohms"), Unit("Ω", 1, 4, "ohm", "ohms"), Unit("mΩ", 0.001, 2, "mohm", "milliohm"));
+        yield return new(Resistance, "resistance", Unit("Ω", 1, 4, "ohm", "ohms"), Unit("Ω", 1, 4, "ohm", "ohms"), Unit("mΩ", 0.001, 2, "mohm", "milliohm"),
+            Unit("kΩ", 1000, 2, "kohm", "kiloohm"), Unit("MΩ", 1e6, 2, "Mohm", "MOHM", "megaohm", "megohm"));
         yield return new(Charge, "charge", Unit("Ah", 1, 0), Unit("Ah", 1, 0));
 
         yield return Same(Angle, "angle", "°", 0, "deg", "degrees");

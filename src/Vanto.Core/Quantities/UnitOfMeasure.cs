@@ -16,8 +16,23 @@ public sealed record UnitOfMeasure(string Symbol, double Factor, int Decimals, d
     /// <summary>Converts an inside value to this unit.</summary>
     public double FromInside(double inside) => (inside - Offset) / Factor;
 
-    internal bool IsCalled(string word) =>
-        string.Equals(Symbol, word, StringComparison.OrdinalIgnoreCase) || Aliases.Contains(word.ToLowerInvariant());
+    /// <summary>True when a word is exactly its symbol.</summary>
+    internal bool IsSymbol(string word) => string.Equals(Symbol, word, StringComparison.Ordinal);
+
+    /// <summary>True when a word is its symbol in another case, or one of its aliases; never where the case tells milli from mega.</summary>
+    internal bool IsCalled(string word)
+    {
+        if (Aliases.Contains(word))
+            return true;
+        var lower = word.ToLowerInvariant();
+        return string.Equals(Symbol, word, StringComparison.OrdinalIgnoreCase) ? !IsOtherPrefix(word) : Aliases.Contains(lower) && !(lower == "mohm" && word[0] == 'M');
+    }
+
+    /// <summary>"MΩ" is not "mΩ", "mPa" is not "MPa": the same base unit under the other prefix.</summary>
+    private bool IsOtherPrefix(string word) =>
+        Prefixed.Contains(Symbol) && word.Length == Symbol.Length && word[0] != Symbol[0] && word[1..] == Symbol[1..];
+
+    private static readonly HashSet<string> Prefixed = ["mΩ", "MΩ", "mV", "mA", "ms", "mm", "MPa", "mL", "mbar"];
 }
 
 /// <summary>One kind of quantity with its display units and all units it may be typed in.</summary>

@@ -43,7 +43,7 @@ internal static class DcStart
         var findings = new List<Finding>();
         if (Math.Abs(bank.NominalVoltage / unit.SupplyVoltageV - 1) > 0.10)
             findings.Add(new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants a {unit.SupplyVoltageV:Voltage} bank; this one has {bank.NominalVoltage:Voltage}."), Matching(unit, bank)));
-        var most = Performance.Operate(unit, Performance.FullLoad(unit, outdoorC, 19.44), double.MaxValue).PowerW;
+        var most = Performance.MostPowerW(unit, outdoorC);
         var others = survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Dc).ToList();
         var total = most + others.Sum(d => d.PowerW);
         var cable = SourceBuilder.BankCableOhm(battery);

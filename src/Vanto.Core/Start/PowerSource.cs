@@ -115,4 +115,9 @@ public sealed record PowerSource
 }
 
 /// <summary>Another load on the same source while the unit starts.</summary>
-public sealed record NeighbourLoad(string Name, double PowerW, double PowerFactor, bool Sheddable);
+/// <param name="Name">As the fitter calls it.</param>
+/// <param name="PowerW">What it draws.</param>
+/// <param name="PowerFactor">Real over apparent power.</param>
+/// <param name="Sheddable">It may be switched off for the start.</param>
+/// <param name="OwnFan">The fan of the unit itself, which is no other load.</param>
+public sealed record NeighbourLoad(string Name, double PowerW, double PowerFactor, bool Sheddable, bool OwnFan = false);

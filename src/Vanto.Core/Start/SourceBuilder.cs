@@ -19,7 +19,7 @@ public static class SourceBuilder
     }
 
     /// <summary>Losses of the inverter, fitted to its maker's table where there is one; without a figure it idles at 1 % of its rating.</summary>
-    public static InverterModel Inverter(InverterDesign inverter) => OwnInverter.Model(inverter);
+    public static InverterModel Inverter(InverterDesign inverter) => InverterLosses.Model(inverter);
 
     /// <summary>Cable between bank and inverter, both ways, Ω.</summary>
     public static double BankCableOhm(BatteryDesign battery) => Conductors.LoopOhm(battery.CableM, battery.CableMm2, 30);
@@ -33,9 +33,11 @@ public static class SourceBuilder
             case SourceChoice.Generator when sources.Generator.Fitted:
                 var left = Generators.DerateFactor(place.ElevationM, place.DryBulbC);
                 if (sources.Generator.MaximumW <= sources.Generator.RatedW * 1.009)
-                    throw new InputException("survey.sources.generator.maximumW", $"{sources.Generator.MaximumW} W", "the generator's maximum must be above its rating");
+                    throw new InputException("survey.sources.generator.maximumW", Phrase.Of($"{sources.Generator.MaximumW:ElectricPower}"),
+                        Phrase.Of($"The generator's maximum of {sources.Generator.MaximumW:ElectricPower} must be above its rating of {sources.Generator.RatedW:ElectricPower}."));
                 if (sources.Generator.Kind == GeneratorKind.Inverter && sources.Generator.MaximumW >= 1.495 * sources.Generator.RatedW)
-                    throw new InputException("survey.sources.generator.maximumW", $"{sources.Generator.MaximumW} W", "an inverter generator's maximum is at most 1.49 times its rating");
+                    throw new InputException("survey.sources.generator.maximumW", Phrase.Of($"{sources.Generator.MaximumW:ElectricPower}"),
+                        Phrase.Of($"An inverter generator's maximum is at most 1.49 times its rating of {sources.Generator.RatedW:ElectricPower}; got {sources.Generator.MaximumW:ElectricPower}."));
                 return PowerSource.OfGenerator(sources.Generator.Kind, sources.Generator.OutputV, sources.Generator.RatedW * left, sources.Generator.MaximumW * left);
             case SourceChoice.Shore when sources.Shore.Fitted:
                 var shore = PowerSource.OfShore(sources.Shore.Volts, sources.Shore.BreakerA, sources.Shore.Volts < 150 ? BreakerFamily.NorthAmerican : BreakerFamily.IecC);

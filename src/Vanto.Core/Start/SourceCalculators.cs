@@ -35,8 +35,8 @@ public static class SourceCalculators
     {
         var unit = Single(i.Unit, "unit");
         var start = Case(unit, i.LineOhm) with { Remedy = i.Remedy, Reduction = i.Reduction };
-        if (i.Remedy == StartRemedy.SoftStarter && !StartVerdict.ReductionFits(start.Motor, i.Reduction))
-            throw new InputException("reduction", $"{i.Reduction}", FormattableString.Invariant($"reduction must leave 1.2 times the running current; at most {1 - 1.2 * unit.RlaA / unit.LockedRotorA:0.00} fits {unit.Id}"));
+        if (i.Remedy == StartRemedy.SoftStarter)
+            SoftStarter.Check("reduction", start.Motor.LraA, start.Motor.RlaA, i.Reduction);
         var result = new ResultBuilder();
         foreach (var kind in new[] { SourceClass.HighFrequencyInverter, SourceClass.TransformerInverter, SourceClass.InverterGenerator, SourceClass.ConventionalGenerator })
         {
@@ -71,6 +71,8 @@ public static class SourceCalculators
         UnitToStart Of(string id, string field)
         {
             var unit = Single(id, field);
+            if (i.Soft)
+                SoftStarter.Check(field, unit.LockedRotorA, unit.RlaA, UnitToStart.TypicalReduction);
             return new UnitToStart(id, StartStation.Motor(unit, 1), new NeighbourLoad("fan", unit.FanPowerW, 0.85, false), i.Soft ? StartRemedy.SoftStarter : StartRemedy.None);
         }
         var (first, second) = (Of(i.First, "first"), Of(i.Second, "second"));
@@ -83,7 +85,7 @@ public static class SourceCalculators
     }
 
     private static AcUnit Single(string id, string field) => UnitCatalogue.Find(id) is { SingleSpeed: true } unit ? unit
-        : throw new InputException(field, id, $"{field}: \"{id}\" has no locked rotor; take a single-speed unit");
+        : throw new InputException(field, id, $"{field}: \"{id}\" has no locked rotor; take a single-speed unit: {string.Join(", ", UnitCatalogue.All.Where(u => u.SingleSpeed).Select(u => u.Id))}.");
 
     private static StartCase Case(AcUnit unit, double lineOhm) => new()
     {

@@ -24,7 +24,7 @@ internal static class SourceFindings
             if (inverter.Efficiency.Count >= 2)
             {
                 var model = SourceBuilder.Inverter(inverter);
-                yield return Finding.Of("source.efficiency-fit", Severity.Note, $"Its losses are fitted to its maker's table: {model.Linear:Fraction} in proportion and {model.Quadratic:Fraction} at the rating with the square, off by {100 * OwnInverter.LargestMiss(model, inverter.Efficiency):Number} points at most.");
+                yield return Finding.Of("source.efficiency-fit", Severity.Note, $"Its losses are fitted to its maker's table: {model.Linear:Fraction} in proportion and {model.Quadratic:Fraction} at the rating with the square, off by {100 * InverterLosses.LargestMiss(model, inverter.Efficiency):Number} points at most.");
             }
         }
         if (design.On is SourceChoice.Generator or SourceChoice.Shore && unit.Kind is AcKind.MiniSplitInverter or AcKind.PvAssistedSplit)

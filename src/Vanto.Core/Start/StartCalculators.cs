@@ -14,6 +14,11 @@ public record MotorInput : DesignPart
     [Field(Current, 3, 400, Label = "Locked-rotor current (LRA)")] public double LraA { get; init; } = 63;
     [Field(Current, 0.5, 100, Label = "Running current (RLA)")] public double RlaA { get; init; } = 12;
     [Field(Seconds, 0.05, 1.5, Label = "Start time at full voltage")] public double StartTimeS { get; init; } = 0.25;
+    [Field(Fraction, 0.3, 0.95, Label = "Power factor, rotor locked")] public double PowerFactorLockedRotor { get; init; } = 0.80;
+    [Field(Fraction, 0.5, 1, Label = "Power factor, running")] public double PowerFactorRun { get; init; } = 0.97;
+
+    /// <summary>The motor, or one so many times as strong.</summary>
+    internal MotorModel Model(double factor = 1) => MotorModel.FromNameplate(RatedV, LraA * factor, RlaA * factor, PowerFactorLockedRotor, PowerFactorRun, StartTimeS);
 }
 
 /// <summary>A start on a source.</summary>
@@ -88,11 +93,11 @@ public static class StartCalculators
     [Calculator("motor-model", "Motor from its plate", "How long and how hard a compressor pulls", SourceIds = [nameof(Sources.MotorModel)])]
     public static CalculationResult Motor(MotorInput i)
     {
-        var m = MotorModel.FromNameplate(i.RatedV, i.LraA, i.RlaA, startTimeS: i.StartTimeS);
+        var m = i.Model();
         return new ResultBuilder()
             .Step("R1", "Stator resistance", "Z·pf − R2", $"Z {i.RatedV / i.LraA:0.####} Ω", m.R1, Resistance, Sources.MotorModel)
             .Step("R2", "Rotor resistance", "0.30·Z·pf", $"Z {i.RatedV / i.LraA:0.####} Ω", m.R2, Resistance, Sources.MotorModel)
-            .Step("X", "Reactance", "Z·√(1 − pf²)", $"pf 0.80", m.X, Resistance, Sources.MotorModel)
+            .Step("X", "Reactance", "Z·√(1 − pf²)", $"pf {i.PowerFactorLockedRotor}", m.X, Resistance, Sources.MotorModel)
             .Step("n", "Running speed", "1 − R2/(A − R1)", $"RLA {i.RlaA} A", m.RunSpeed, Fraction, Sources.MotorModel)
             .Step("T", "Running torque", "I₂²·R2/s", $"synchronous watts", m.RunTorqueW, ElectricPower, Sources.MotorModel)
             .Step("M", "Inertia, W·s", "t₀/∫dn/(T_m − T_L)", $"t₀ {i.StartTimeS} s", m.InertiaWs, QuantityKind.Number, Sources.MotorModel).Done();
@@ -104,10 +109,12 @@ public static class StartCalculators
     {
         var bank = new BatteryBank(Chemistry.Lfp, (int)Math.Round(i.NominalV / 12 * CellData.Of(Chemistry.Lfp).CellsPer12V), i.AmpHours, extraResistance: i.LinksOhm);
         var dc = new DcSide(bank, i.Soc, i.CableOhm, new InverterModel(i.RatedW, 0.01 * i.RatedW));
+        if (i.Remedy == StartRemedy.SoftStarter)
+            SoftStarter.Check("reduction", i.LraA, i.RlaA, i.Reduction);
         var source = PowerSource.OfInverter(i.Transformer ? SourceClass.TransformerInverter : SourceClass.HighFrequencyInverter, i.OutputV, i.RatedW, dc);
         var start = new StartCase
         {
-            Motor = MotorModel.FromNameplate(i.RatedV, i.LraA, i.RlaA, startTimeS: i.StartTimeS),
+            Motor = i.Model(),
             Source = source,
             Line = new Complex(i.LineOhm, 0),
             Neighbours = [new NeighbourLoad("others", i.OthersW, 0.85, false)],
@@ -134,7 +141,7 @@ public static class StartCalculators
         return new ResultBuilder().Words("outcome", "Outcome", Calls.Name(result.Outcome) + (result.Cause.Length > 0 ? ": " + result.Cause : ""))
             .Step("I_max", "Most current", "E/(Z_s + 1/Y), at most what the source gives", $"E {i.SourceV} V", result.MaxA, Current, Sources.MotorModel)
             .Step("I_peak", "First peak", "κ·√2·I_max", $"I_max {result.MaxA:0.##}", result.PeakA, Current, Sources.FirstPeak)
-            .Step("t", result.TripS is null ? "Start time" : "Trips after", "0.5 ms steps", $"speed from the torques", (result.TripS ?? result.StartS ?? 0) * 1000 / 1000, Seconds, Sources.MotorModel)
+            .Step("t", result.TripS is null ? "Start time" : "Trips after", "0.5 ms steps", $"speed from the torques", result.TripS ?? result.StartS ?? 0, Seconds, Sources.MotorModel)
             .Step("V", "Volts left at the compressor", "V_t − Z_line·I_m", $"line {i.LineOhm} Ω", result.MinCompressorV, Voltage, Sources.MotorModel)
             .Step("Used", "Used of what it bears", "Σ Δt/allowed", $"I_cont {start.Source.ContinuousA:0.##} A", result.Used, Fraction, Sources.SurgeCurves)
             .Step("I_run", "Runs on", "(P + jQ)/V", $"RLA {i.RlaA} A", result.RunA, Current, Sources.MotorModel).Done();
@@ -144,7 +151,7 @@ public static class StartCalculators
     [Calculator("largest-lra", "Largest motor that starts", "How large a compressor this source starts", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves)])]
     public static CalculationResult LargestLra(StartVerdictInput i)
     {
-        var largest = StartVerdict.LargestLra(Case(i), f => MotorModel.FromNameplate(i.RatedV, i.LraA * f, i.RlaA * f, startTimeS: i.StartTimeS));
+        var largest = StartVerdict.LargestLra(Case(i), i.Model);
         return new ResultBuilder().Step("LRA_max", "Largest locked-rotor current", "LRA and RLA scaled together until it no longer starts", $"LRA : RLA = {i.LraA} : {i.RlaA}", largest, Current, Sources.MotorModel).Done();
     }
 
@@ -152,7 +159,7 @@ public static class StartCalculators
     [Calculator("needed-reduction", "Soft starter needed", "The least reduction that starts", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves)])]
     public static CalculationResult NeededReduction(StartVerdictInput i)
     {
-        var needed = StartVerdict.NeededReduction(Case(i));
+        var needed = StartVerdict.NeededReduction(Asked(i));
         return needed is { } ρ
             ? new ResultBuilder().Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts; 0 without", $"{i.ContinuousW} W", ρ, Fraction, Sources.MotorModel).Done()
             : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter is enough").Judge(Finding.Of("start.cannot-run", Severity.Stop, $"Usually the running current is already too much.")).Done();
@@ -160,9 +167,11 @@ public static class StartCalculators
 
     /// <summary>Soft starter in time.</summary>
     [Calculator("soft-starter-current", "Soft starter in time", "What a soft starter lets through", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.Trade)])]
-    public static CalculationResult SoftStarterCurrent(SoftStarterInput i) => (1 - i.Reduction) * i.LraA < 1.2 * i.RlaA
-        ? throw new InputException("reduction", $"{i.Reduction}", FormattableString.Invariant($"reduction: the limit of {(1 - i.Reduction) * i.LraA:0.#} A is below the running current of {i.RlaA} A"))
-        : new ResultBuilder().Step("I", "Current", "ramp 0.15 s, hold 0.25 s, decay 0.06 s", $"limit (1 − {i.Reduction}) × {i.LraA}", StartSimulation.SoftCurrent(i.TimeS, i.LraA, i.RlaA, i.Reduction), Current, Sources.MotorModel).Done();
+    public static CalculationResult SoftStarterCurrent(SoftStarterInput i)
+    {
+        SoftStarter.Check("reduction", i.LraA, i.RlaA, i.Reduction);
+        return new ResultBuilder().Step("I", "Current", "ramp 0.15 s, hold 0.25 s, decay 0.06 s", $"limit (1 − {i.Reduction}) × {i.LraA}", StartSimulation.SoftCurrent(i.TimeS, i.LraA, i.RlaA, i.Reduction), Current, Sources.MotorModel).Done();
+    }
 
     /// <summary>How long an overload is borne.</summary>
     [Calculator("allowed-time", "How long an overload is borne", "Seconds until a source gives up", SourceIds = [nameof(Sources.SurgeCurves), nameof(Sources.Breakers)])]
@@ -194,9 +203,16 @@ public static class StartCalculators
             .Judge(i.Dc && peak > 500 ? Finding.Of("start.dc-inrush", Severity.Caution, $"An arc at the plug and a pitted contactor: fit a pre-charge resistor and switch.") : null).Done();
     }
 
-    private static StartCase Case(StartVerdictInput i) => new()
+    private static StartCase Case(StartVerdictInput i)
     {
-        Motor = MotorModel.FromNameplate(i.RatedV, i.LraA, i.RlaA, startTimeS: i.StartTimeS),
+        if (i.Remedy == StartRemedy.SoftStarter)
+            SoftStarter.Check("reduction", i.LraA, i.RlaA, i.Reduction);
+        return Asked(i);
+    }
+
+    private static StartCase Asked(StartVerdictInput i) => new()
+    {
+        Motor = i.Model(),
         Source = i.Source switch
         {
             SourceClass.Shore => PowerSource.OfShore(i.SourceV, i.ContinuousW / i.SourceV, i.SourceV < 150 ? BreakerFamily.NorthAmerican : BreakerFamily.IecC),
@@ -214,8 +230,8 @@ public static class StartCalculators
     {
         var most = i.Source == SourceClass.InverterGenerator ? 1.49 : 2.0;
         var ratio = i.MaximumW / i.ContinuousW;
-        return ratio is > 1.005 && ratio <= most
+        return ratio is >= 1.01 - 1e-9 && ratio <= most + 1e-9
             ? PowerSource.OfGenerator(i.Source == SourceClass.InverterGenerator ? GeneratorKind.Inverter : GeneratorKind.Conventional, i.SourceV, i.ContinuousW, i.MaximumW)
-            : throw new InputException("maximumW", $"{i.MaximumW} W", FormattableString.Invariant($"maximumW must be 1.01 to {most} times the continuous watts; got {ratio:0.00} times"));
+            : throw new InputException(InputError.Range("maximumW", Calls.Name(i.Source) + ": maximumW", ElectricPower, i.MaximumW, 1.01 * i.ContinuousW, most * i.ContinuousW));
     }
 }

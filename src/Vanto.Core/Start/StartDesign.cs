@@ -44,7 +44,7 @@ public sealed record StartDesign : DesignPart
 public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double Used, IReadOnlyList<DesignChange> Changes);
 
 /// <summary>A neighbour in the stack, with what it draws.</summary>
-public sealed record StackedLoad(string Name, double PowerW, double CurrentA, bool MayWait);
+public sealed record StackedLoad(string Name, double PowerW, double CurrentA, bool MayWait, bool OwnFan = false);
 
 /// <summary>A time in s and the current in A that the source bears for that long.</summary>
 public sealed record BearingPoint(double Seconds, double CurrentA);

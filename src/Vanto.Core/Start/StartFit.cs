@@ -46,12 +46,13 @@ public static class StartFit
         return new StartFitResult(lra, time, Most(lra), true);
     }
 
-    /// <summary>How long a traced current stays above half way between its most and where it ends, s.</summary>
-    public static double Lasts(IReadOnlyList<(double Seconds, double Amperes)> trace)
+    /// <summary>How long a traced current stays above half way between its most and where it ends, s; null where it never falls: a flat record, or one that ends too early.</summary>
+    public static double? Lasts(IReadOnlyList<(double Seconds, double Amperes)> trace)
     {
         var most = trace.Max(p => p.Amperes);
         var level = trace[^1].Amperes + Over * (most - trace[^1].Amperes);
-        return trace.Last(p => p.Amperes > level).Seconds - trace.First(p => p.Amperes > level).Seconds;
+        var above = trace.Where(p => p.Amperes > level).ToList();
+        return above.Count == 0 ? null : above[^1].Seconds - above[0].Seconds;
     }
 
     private static double FitTime(StartCase start, Func<double, MotorModel> motor, double lasts)
@@ -61,7 +62,7 @@ public static class StartFit
         {
             var middle = 0.5 * (low + high);
             var trace = StartSimulation.Run(start with { Motor = motor(middle) }, trace: true, checkRunning: false).Trace;
-            if (Lasts([.. trace.Select(m => (m.Seconds, m.SourceA))]) < lasts)
+            if (trace.Count > 0 && Lasts([.. trace.Select(m => (m.Seconds, m.SourceA))]) < lasts)
                 low = middle;
             else
                 high = middle;

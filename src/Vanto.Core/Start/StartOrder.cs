@@ -1,7 +1,11 @@
 namespace Vanto.Core.Start;
 
 /// <summary>One unit to be started: its motor, its own fan and help.</summary>
-public sealed record UnitToStart(string Name, MotorModel Motor, NeighbourLoad Fan, StartRemedy Remedy = StartRemedy.None, double Reduction = 0.65);
+public sealed record UnitToStart(string Name, MotorModel Motor, NeighbourLoad Fan, StartRemedy Remedy = StartRemedy.None, double Reduction = UnitToStart.TypicalReduction)
+{
+    /// <summary>What a soft starter takes away when nothing else is known; common practice.</summary>
+    public const double TypicalReduction = 0.65;
+}
 
 /// <summary>An order of starting: names in turn, whether all start, the worst share of what the source bears.</summary>
 public sealed record StartOrderResult(IReadOnlyList<string> Order, bool AllStart, double WorstUsed);

@@ -30,25 +30,47 @@ public static class StartStation
                 Finding.Of("source.waveform", Severity.Stop, $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave."));
         if (unit.SingleSpeed && Fit(survey, design, unit, source) is { } fit)
         {
-            if (!fit.Fitted)
-            {
-                var plate = SingleSpeed(survey, design, unit, source);
-                return plate with { Findings = [.. plate.Findings, Finding.Of("start.measured-hidden", Severity.Note, $"What was measured cannot be fitted: this source folds back and hides what the motor would draw. Measure on shore.")] };
-            }
-            var seen = SingleSpeed(survey, design, unit with { LraA = fit.LraA, StartTimeS = fit.StartTimeS }, source);
-            var apart = Math.Abs(fit.LraA / unit.LockedRotorA - 1) > MeasuredApart;
-            return seen with { Findings = [.. seen.Findings, Finding.Of("start.measured", apart ? Severity.Caution : Severity.Note, $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LockedRotorA:Current}, start time {fit.StartTimeS:Milliseconds}.")] };
+            var seen = SingleSpeed(survey, design, Fitted(unit, fit), source);
+            return seen with { Findings = [.. seen.Findings, .. RecordEndsEarly(design), Measured(unit, fit)] };
         }
         return unit.SingleSpeed ? SingleSpeed(survey, design, unit, source) : InverterDriven(survey, design, unit, source, outdoorC);
     }
 
-    /// <summary>The motor as it was measured; null where nothing was, or where a soft starter hides it.</summary>
+    private static List<(double Seconds, double Amperes)> Trace(StartDesign design) => [.. design.Measured.Select(m => (m.AfterMs / 1000, m.CurrentA))];
+
+    /// <summary>What is to be said where a record ends before the start does, so that it tells the peak but not how long it lasts.</summary>
+    private static IEnumerable<Finding> RecordEndsEarly(StartDesign design)
+    {
+        if (design.Measured.Count >= 3 && StartFit.Lasts(Trace(design)) is null)
+            yield return Finding.Of("start.measured-short", Severity.Caution, $"The measured start never falls from its highest current: the record ends too early, or the motor did not turn. Only the peak is used; record until it runs.");
+    }
+
+    private static Finding Measured(AcUnit unit, StartFitResult fit) => fit.Fitted
+        ? Finding.Of("start.measured", Math.Abs(fit.LraA / unit.LockedRotorA - 1) > MeasuredApart ? Severity.Caution : Severity.Note,
+            $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LockedRotorA:Current}, start time {fit.StartTimeS:Milliseconds}.")
+        : Finding.Of("start.measured-hidden", Severity.Note, $"What was measured cannot be fitted: this source folds back and hides what the motor would draw. Measure on shore.");
+
+    /// <summary>The unit with the motor that was measured on the source chosen, so that every start of it is judged on the same motor; the plate's where none was.</summary>
+    internal static AcUnit AsMeasured(SurveyDesign survey, StartDesign design, AcUnit unit)
+    {
+        if (!unit.SingleSpeed || design.On == SourceChoice.Sun || !HasMeasured(design))
+            return unit;
+        var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
+        return Fit(survey, design, unit, source) is { } fit ? Fitted(unit, fit) : unit;
+    }
+
+    private static AcUnit Fitted(AcUnit unit, StartFitResult fit) => fit.Fitted ? unit with { LraA = fit.LraA, StartTimeS = fit.StartTimeS } : unit;
+
+    private static bool HasMeasured(StartDesign design) => design.MeasuredA is not null || design.Measured.Count >= 3;
+
+    /// <summary>The motor as it was measured, with nothing that helped it, whatever is to help it now; null where nothing was.</summary>
     private static StartFitResult? Fit(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source)
     {
-        if (design.Remedy == StartRemedy.SoftStarter || design.MeasuredA is null && design.Measured.Count < 3)
+        if (!HasMeasured(design))
             return null;
-        List<(double Seconds, double Amperes)> trace = [.. design.Measured.Select(m => (m.AfterMs / 1000, m.CurrentA))];
-        return StartFit.Of(Case(survey, design, unit, source), (lra, time) => MotorModel.FromNameplate(unit.SupplyVoltageV, lra, unit.RlaA, unit.PowerFactorLockedRotor, unit.PowerFactorRun, time),
+        var trace = Trace(design);
+        return StartFit.Of(Case(survey, design with { Remedy = StartRemedy.None }, unit, source),
+            (lra, time) => MotorModel.FromNameplate(unit.SupplyVoltageV, lra, unit.RlaA, unit.PowerFactorLockedRotor, unit.PowerFactorRun, time),
             unit.LockedRotorA, unit.StartTimeS, design.MeasuredA ?? trace.Max(p => p.Amperes), trace.Count < 3 ? null : StartFit.Lasts(trace));
     }
 
@@ -64,7 +86,7 @@ public static class StartStation
             return StartOutcome.StartsButCannotRun;
         if (unit.SingleSpeed)
             return StartVerdict.Of(Case(survey, design, unit, source)).Outcome;
-        var most = Performance.Operate(unit, Performance.FullLoad(unit, outdoorC, 19.44), double.MaxValue).PowerW;
+        var most = Performance.MostPowerW(unit, outdoorC);
         return StartVerdict.OfInverterDriven(source, unit.SupplyVoltageV, most, unit.PowerFactorRun, Neighbours(survey), Conductors.LoopOhm(design.CableM, design.CableMm2, 30)).Outcome;
     }
 
@@ -79,7 +101,7 @@ public static class StartStation
         Neighbours = [Fan(unit), .. Neighbours(survey)],
     };
 
-    private static NeighbourLoad Fan(AcUnit unit) => new("its own fan", unit.FanPowerW, FanPowerFactor, false);
+    private static NeighbourLoad Fan(AcUnit unit) => new("its own fan", unit.FanPowerW, FanPowerFactor, false, OwnFan: true);
 
     /// <summary>Devices that may be on at the start, as neighbours on the AC side.</summary>
     internal static List<NeighbourLoad> Neighbours(SurveyDesign survey) =>
@@ -91,8 +113,8 @@ public static class StartStation
         var neighbours = Neighbours(survey);
         var start = Case(survey, design, unit, source);
         var motor = start.Motor;
-        if (design.Remedy == StartRemedy.SoftStarter && !StartVerdict.ReductionFits(motor, design.Reduction))
-            throw new InputException("start.reduction", $"{design.Reduction:0.00}", FormattableString.Invariant($"a reduction of {design.Reduction:0%} holds the current below what the compressor runs at; at most {1 - 1.2 * unit.RlaA / unit.LockedRotorA:0%} fits this unit"));
+        if (design.Remedy == StartRemedy.SoftStarter)
+            SoftStarter.Check("start.reduction", motor.LraA, motor.RlaA, design.Reduction);
         StartResult result = null!, alone = null!;
         StartResult? atReserve = null;
         double? needed = null;
@@ -111,7 +133,7 @@ public static class StartStation
         var findings = SingleSpeedFindings(start, design, result, alone, atReserve, needed, largest, unit, survey).ToList();
         return new StartAssessment(
             Say(result, source, findings, design), findings, Figures(start, result, motor, largest, source), result.Outcome, result.Cause,
-            Thin(result.Trace, source.Dc is not null), Bears(source), [.. start.Neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable))],
+            Thin(result.Trace, source.Dc is not null), Bears(source), [.. start.Neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable, n.OwnFan))],
             remedies, stacking, result.MaxA, source.LimitA is double.PositiveInfinity ? 0 : source.LimitA, result.RunA, result.RunCompressorV, source.Volts, result.Used,
             source.ContinuousW, SurgeW(source), needed, false);
     }
@@ -236,7 +258,7 @@ public static class StartStation
         if (needed is > 0 && start.Remedy == StartRemedy.SoftStarter && start.Reduction < needed)
             yield return new Remedy(Phrase.Of($"stronger soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), [new DesignChange("/start/reduction", needed.Value)]);
         if (start.Source.Dc is not null && SmallestInverter(start) is { } watts && watts > start.Source.ContinuousW)
-            yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"), [new DesignChange("/survey/sources/inverter/ratedW", watts)]);
+            yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"), [new DesignChange("/survey/sources/inverter/ratedW", watts), new DesignChange("/survey/sources/inverter/idleW", null), .. OwnInverter.Forget(survey.Sources.Inverter)]);
         if (alone.Outcome == StartOutcome.Starts)
             yield return new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), [.. survey.Devices.Select((d, i) => (d, i)).Where(x => x.d.OnAtStart).Select(x => new DesignChange($"/survey/devices/{x.i}/onAtStart", false))]);
         if (start.Remedy == StartRemedy.None && StartSimulation.Starts(start with { Remedy = StartRemedy.HardStartKit }))
@@ -265,8 +287,7 @@ public static class StartStation
 
     private static StartAssessment InverterDriven(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source, double outdoorC)
     {
-        var full = Performance.FullLoad(unit, outdoorC, 19.44);
-        var most = Performance.Operate(unit, full, double.MaxValue).PowerW;
+        var most = Performance.MostPowerW(unit, outdoorC);
         var line = Conductors.LoopOhm(design.CableM, design.CableMm2, 30);
         var neighbours = Neighbours(survey);
         var result = StartVerdict.OfInverterDriven(source, unit.SupplyVoltageV, most, unit.PowerFactorRun, neighbours, line);
@@ -292,7 +313,7 @@ public static class StartStation
             findings,
             [new Figure("Most current, running", result.RunA, QuantityKind.Current, working), new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
             result.Outcome, result.Cause, precharge.Trace(source.Volts), Bears(source),
-            [.. neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable))],
+            [.. neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable, n.OwnFan))],
             [], [], Math.Max(result.RunA, precharge.PeakA / Math.Sqrt(2)), source.LimitA is double.PositiveInfinity ? 0 : source.LimitA, result.RunA, result.RunCompressorV, source.Volts, ratio,
             source.ContinuousW, SurgeW(source), null, true);
     }

@@ -1,4 +1,5 @@
 using System.Numerics;
+using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Survey;
@@ -10,7 +11,7 @@ namespace Vanto.Core.Start;
 public sealed record SmallestRow(SourceClass Class, double? PlainW, double? SoftW, double? KitW);
 
 /// <summary>How the start stands when something is worse than today.</summary>
-public sealed record SensitivityRow(string Words, StartOutcome Outcome, string Cause, double Used, double MaxA);
+public sealed record SensitivityRow(Phrase Words, StartOutcome Outcome, string Cause, double Used, double MaxA);
 
 /// <summary>Several compressors on the source in turn, and how it ends when all start at once.</summary>
 public sealed record StartTurns(StartOrderResult Best, StartOutcome AtOnce, string AtOnceCause);
@@ -36,7 +37,7 @@ public static class StartStudy
         var alone = start with { Source = PowerSource.OfInverter(SourceClass.HighFrequencyInverter, source.Volts, 1000), Neighbours = [start.Neighbours[0]], Line = new Complex(0.05, 0) };
         var derate = Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC);
         SourceClass[] kinds = [SourceClass.HighFrequencyInverter, SourceClass.TransformerInverter, SourceClass.InverterGenerator, SourceClass.ConventionalGenerator];
-        var soft = StartVerdict.ReductionFits(start.Motor, 0.65) ? 0.65 : 0.40;
+        var soft = StartVerdict.ReductionFits(start.Motor, SoftReduction) ? SoftReduction : 0.40;
         var smallest = new SmallestRow[kinds.Length];
         Parallel.For(0, kinds.Length, k => smallest[k] = new SmallestRow(kinds[k],
             SmallestSource.Of(alone with { Remedy = StartRemedy.None }, kinds[k], derate)?.RatedW,
@@ -50,13 +51,13 @@ public static class StartStudy
         if (design.Further.Count == 0)
             return null;
         if (design.Further.Count >= StartOrder.MostUnits)
-            throw new Findings.InputException("start.further", $"{design.Further.Count}", $"the order of at most {StartOrder.MostUnits} compressors is looked for, the unit among them");
+            throw new InputException("start.further", $"{design.Further.Count}", $"the order of at most {StartOrder.MostUnits} compressors is looked for, the unit among them");
         List<UnitToStart> units = [new(unit.Id, start.Motor, start.Neighbours[0], start.Remedy, start.Reduction)];
         foreach (var (c, i) in design.Further.Select((c, i) => (c, i)))
         {
             var lra = c.LraA > 0 ? c.LraA : StartRules.LraA(c.RlaA);
             if (lra < 2.5 * c.RlaA)
-                throw new Findings.InputException($"start.further[{i}].lraA", FormattableString.Invariant($"{c.LraA} A"), FormattableString.Invariant($"LRA must be at least 2.5 × RLA ({2.5 * c.RlaA:0.#} A)"));
+                throw new InputException($"start.further[{i}].lraA", Phrase.Of($"{c.LraA:Current}"), Phrase.Of($"LRA must be at least 2.5 × RLA ({2.5 * c.RlaA:Current}); got {c.LraA:Current}"));
             var motor = MotorModel.FromNameplate(unit.SupplyVoltageV, lra, c.RlaA);
             units.Add(new UnitToStart(c.Name, motor, new NeighbourLoad("fan", c.FanW, 0.85, false), c.Soft && StartVerdict.ReductionFits(motor, SoftReduction) ? StartRemedy.SoftStarter : StartRemedy.None, SoftReduction));
         }
@@ -68,24 +69,24 @@ public static class StartStudy
 
     private static List<SensitivityRow> Sensitivity(SurveyDesign survey, StartDesign design, AcUnit unit, StartCase now)
     {
-        var rows = new List<SensitivityRow> { Row("as it is", now) };
+        var rows = new List<SensitivityRow> { Row(Phrase.Of($"as it is"), now) };
         SurveyDesign With(BatteryDesign battery) => survey with { Sources = survey.Sources with { Battery = battery } };
         StartCase At(SurveyDesign there, StartDesign told) => StartStation.Case(there, told, unit, SourceBuilder.Source(there.Sources, there.Place, told.On, told.Soc));
         if (now.Source.Dc is not null)
         {
-            rows.Add(Row($"bank at {ColdC:0} °C", At(With(survey.Sources.Battery with { TemperatureC = ColdC }), design)));
-            rows.Add(Row("bank aged to 80 %", At(With(survey.Sources.Battery with { CapacityLeft = Math.Min(AgedLeft, survey.Sources.Battery.CapacityLeft) }), design)));
-            rows.Add(Row("bank at the reserve", At(survey, design with { Soc = Math.Max(0.05, design.ReserveSoc) })));
-            rows.Add(Row("twice the cable from the bank", At(With(survey.Sources.Battery with { CableM = 2 * survey.Sources.Battery.CableM }), design)));
+            rows.Add(Row(Phrase.Of($"bank at {ColdC:Temperature}"), At(With(survey.Sources.Battery with { TemperatureC = ColdC }), design)));
+            rows.Add(Row(Phrase.Of($"bank aged to 80 %"), At(With(survey.Sources.Battery with { CapacityLeft = Math.Min(AgedLeft, survey.Sources.Battery.CapacityLeft) }), design)));
+            rows.Add(Row(Phrase.Of($"bank at the reserve"), At(survey, design with { Soc = Math.Max(0.05, design.ReserveSoc) })));
+            rows.Add(Row(Phrase.Of($"twice the cable from the bank"), At(With(survey.Sources.Battery with { CableM = 2 * survey.Sources.Battery.CableM }), design)));
         }
-        rows.Add(Row("twice the cable to the unit", At(survey, design with { CableM = 2 * design.CableM })));
+        rows.Add(Row(Phrase.Of($"twice the cable to the unit"), At(survey, design with { CableM = 2 * design.CableM })));
         if (now.Source.Class is SourceClass.InverterGenerator or SourceClass.ConventionalGenerator)
-            rows.Add(Row($"{HighM:0} m higher", At(survey with { Place = survey.Place with { ElevationM = Math.Min(4500, survey.Place.ElevationM + HighM) } }, design)));
-        rows.Add(Row("started again after one minute", now with { SecondsOff = 60 }));
+            rows.Add(Row(Phrase.Of($"{HighM:Length} higher"), At(survey with { Place = survey.Place with { ElevationM = Math.Min(4500, survey.Place.ElevationM + HighM) } }, design)));
+        rows.Add(Row(Phrase.Of($"started again after one minute"), now with { SecondsOff = 60 }));
         return rows;
     }
 
-    private static SensitivityRow Row(string words, StartCase start)
+    private static SensitivityRow Row(Phrase words, StartCase start)
     {
         var result = StartSimulation.Run(start);
         return new SensitivityRow(words, result.Outcome, result.Cause, Math.Max(result.Used, result.BatteryUsed), result.MaxA);

@@ -90,7 +90,7 @@ public static class StartVerdict
     }
 
     /// <summary>True when a soft starter's limit stays above the running current.</summary>
-    public static bool ReductionFits(MotorModel motor, double reduction) => (1 - reduction) * motor.LraA >= 1.2 * motor.RlaA;
+    public static bool ReductionFits(MotorModel motor, double reduction) => SoftStarter.Fits(motor.LraA, motor.RlaA, reduction);
 
     /// <summary>A unit without a locked rotor: only running on at its highest power matters.</summary>
     /// <param name="source">The source.</param>

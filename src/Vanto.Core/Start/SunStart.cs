@@ -21,9 +21,9 @@ internal static class SunStart
         var noon = Enumerable.Range(6, 14).Select(h => DesignDay.At(RigBox.Weather(survey.Place), h)).MaxBy(m => m.Sky.Global);
         var cell = noon.AirC + modules.CellRise(survey.Place.WindMs) * noon.Sky.Global;
         var array = ControllerEfficiency * Modules.Power(modules.Count, modules.RatedW, noon.Sky.Global, cell);
-        var full = Performance.FullLoad(unit, outdoorC, 19.44);
+        var full = Performance.FullLoad(unit, outdoorC, Performance.RatedWetBulbC);
         var least = Performance.Operate(unit, full, unit.MinCapacityW * full.CapacityFactor).PowerW;
-        var most = Performance.Operate(unit, full, double.MaxValue).PowerW;
+        var most = Performance.MostPowerW(unit, outdoorC);
         var starts = array >= least;
         var findings = new List<Finding>();
         if (!starts)

@@ -84,9 +84,13 @@ public sealed record SpaceDesign : DesignPart
 /// <summary>One skin: a preset with its insulation, or layers of one's own.</summary>
 public sealed record SkinDesign : DesignPart
 {
+    /// <summary>Thickest insulation that can be said.</summary>
+    public const double ThickestInsulationM = 0.5;
+
+
     [Ask("Build", Options = "skins")] public string Preset { get; init; } = "van-steel";
     [Ask("Insulation", Options = "insulations")] public string Insulation { get; init; } = "pe-foam";
-    [Field(QuantityKind.SmallLength, 0, 0.5, Label = "Insulation thickness")] public double InsulationM { get; init; } = 0.025;
+    [Field(QuantityKind.SmallLength, 0, ThickestInsulationM, Label = "Insulation thickness")] public double InsulationM { get; init; } = 0.025;
     [Ask("Break over the ribs", Help = "at least 10 mm of foam between ribs and lining")] public bool ThermalBreak { get; init; }
     [Ask("Paint", Options = "paints")] public string Paint { get; init; } = "white";
 

@@ -17,8 +17,6 @@ public readonly record struct CircuitNeed(double RunA, double MostA, double McaA
 public static class Nameplate
 {
     private const double FanPowerFactor = 0.85;
-    private const double RatedWetBulbC = 19.44;
-    private const double RatedOutdoorC = 35;
     private static readonly double[] StandardA = [15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100];
 
     /// <summary>The unit's circuit.</summary>
@@ -27,7 +25,7 @@ public static class Nameplate
         var factor = unit.IsDc ? 1 : unit.PowerFactorRun;
         double Amperes(double watts) => watts / (unit.SupplyVoltageV * factor);
         var run = Amperes(unit.RatedPowerW);
-        var most = unit.SingleSpeed ? run : Amperes(Performance.Operate(unit, Performance.FullLoad(unit, RatedOutdoorC, RatedWetBulbC), double.MaxValue).PowerW);
+        var most = unit.SingleSpeed ? run : Amperes(Performance.MostPowerW(unit, Performance.RatedOutdoorC));
         var fan = unit.FanPowerW / (FanPowerFactor * unit.SupplyVoltageV);
         var mca = unit.McaA ?? (unit.SingleSpeed ? 1.25 * unit.RlaA + fan : 1.25 * most);
         double? mocp = unit.IsDc ? null
@@ -51,7 +49,7 @@ public static class NameplateCalculators
     [Calculator("nameplate-estimate", "Running current and circuit", "What it draws, and the wire and breaker to look for where the plate is gone", SourceIds = [nameof(Sources.Nec440), nameof(Sources.InverterCurve)])]
     public static CalculationResult Of(NameplateInput i)
     {
-        var unit = UnitCatalogue.Find(i.Unit) ?? throw new InputException("unit", i.Unit, $"unit: there is no \"{i.Unit}\" in the catalogue");
+        var unit = UnitCatalogue.Find(i.Unit) ?? throw new InputException(InputError.NoChoice("unit", i.Unit, UnitCatalogue.All.Select(u => u.Id)));
         var need = Nameplate.Of(unit);
         var result = new ResultBuilder()
             .Step("I", "Running current", "P/(V·pf)", $"{unit.RatedPowerW}/({unit.SupplyVoltageV} × {(unit.IsDc ? 1 : unit.PowerFactorRun)})", need.RunA, Current, Sources.Arithmetic)

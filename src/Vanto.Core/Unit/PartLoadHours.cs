@@ -12,14 +12,16 @@ public sealed record PartLoadYear(int CoolingHours, int HoursBelow, double Energ
 /// <summary>What a turn-down leaves over a year; cycling after the thermostat law and the default degradation of AHRI 210/240 (from memory).</summary>
 public static class PartLoadHours
 {
-    private const double Degradation = 0.25;
+    /// <summary>Share of efficiency lost to cycling where the unit's own is not known: the default of AHRI 210/240.</summary>
+    public const double DefaultDegradation = 0.25;
+
     private const double RoomWetBulbC = 17.9;
 
     /// <summary>Cycles an hour, minutes on and efficiency factor at a load below the lowest capacity.</summary>
-    public static (double CyclesPerHour, double OnMinutes, double Efficiency) Cycling(double loadW, double lowestW)
+    public static (double CyclesPerHour, double OnMinutes, double Efficiency) Cycling(double loadW, double lowestW, double degradation = DefaultDegradation)
     {
         var x = loadW / lowestW;
-        return (12 * x * (1 - x), 5 / (1 - x), 1 - Degradation * (1 - x));
+        return (12 * x * (1 - x), 5 / (1 - x), 1 - degradation * (1 - x));
     }
 
     /// <summary>Counts a year.</summary>
@@ -27,7 +29,8 @@ public static class PartLoadHours
     /// <param name="nominalW">Rated capacity.</param>
     /// <param name="lowestW">Lowest steady capacity at the rating point.</param>
     /// <param name="pressurePa">Of the place.</param>
-    public static PartLoadYear Of(YearResult year, double nominalW, double lowestW, double pressurePa)
+    /// <param name="degradation">The unit's own loss by cycling.</param>
+    public static PartLoadYear Of(YearResult year, double nominalW, double lowestW, double pressurePa, double degradation = DefaultDegradation)
     {
         int cooling = 0, below = 0, unmet = 0;
         double energy = 0, energyBelow = 0, lost = 0;
@@ -43,7 +46,7 @@ public static class PartLoadHours
             {
                 below++;
                 energyBelow += load;
-                lost += load * (1 / Cycling(load, lowest).Efficiency - 1);
+                lost += load * (1 / Cycling(load, lowest, degradation).Efficiency - 1);
             }
             if (load > Capacity.Derated(nominalW, year.OutdoorC[h], RoomWetBulbC, pressurePa))
                 unmet++;

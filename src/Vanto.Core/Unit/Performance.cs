@@ -3,7 +3,7 @@ using Vanto.Core.Physics;
 namespace Vanto.Core.Unit;
 
 /// <summary>Capacity and power at full speed under given conditions, with the limits the model held.</summary>
-public readonly record struct FullLoadPoint(double CapacityW, double PowerW, double CapacityFactor, double InputRatioFactor, bool DryCoilHeld, bool LowAmbientHeld)
+public readonly record struct FullLoadPoint(double CapacityW, double PowerW, double CapacityFactor, double InputRatioFactor, bool DryCoilHeld, bool LowAmbientHeld, bool HumidHeld)
 {
     /// <summary>Less cooling for the same power: thin air, a dirty filter.</summary>
     public FullLoadPoint Times(double factor) =>
@@ -19,8 +19,15 @@ public readonly record struct OperatingResult(RunMode Mode, double Share, double
 /// <summary>Capacity and power of a unit by weather, load and power cap. Temperatures °C, powers W.</summary>
 public static class Performance
 {
-    private const double RatedWetBulbC = 19.0 + 4.0 / 9.0;
-    private const double RatedOutdoorC = 35;
+    /// <summary>Indoor wet bulb of the rating point, 67 °F (AHRI 210/240 test A, published).</summary>
+    public const double RatedWetBulbC = 19.0 + 4.0 / 9.0;
+
+    /// <summary>Outdoor air of the rating point, 95 °F.</summary>
+    public const double RatedOutdoorC = 35;
+
+
+    /// <summary>End of the curves' range, °C, from memory: beyond it the single-speed input curve turns down and below nothing.</summary>
+    private const double HighestWetBulbC = 28;
 
     private static readonly double[] SingleCapacity = [1.550902, -0.0750500892, 0.00309713544, 0.00240111, -5.0544e-05, -0.00042728148];
     private static readonly double[] SingleInput = [-0.304282997, 0.118047706, -0.00342466704, -0.0062619138, 0.00069542712, -0.00046997496];
@@ -34,7 +41,7 @@ public static class Performance
     /// <summary>Capacity and power at full load (single-speed: Cutler et al. 2013, from memory; modulating: conservative line, common practice).</summary>
     /// <param name="unit">The unit.</param>
     /// <param name="outdoorC">Outdoor air, −10 to 60.</param>
-    /// <param name="wetBulbC">Indoor wet bulb, 5 to 30.</param>
+    /// <param name="wetBulbC">Indoor wet bulb from 5; above 28 the curve is held there.</param>
     /// <param name="inletRiseK">How much warmer the air at the condenser is.</param>
     /// <param name="measuredCurve">True takes the measured small-ductless curve for a modulating unit.</param>
     public static FullLoadPoint FullLoad(AcUnit unit, double outdoorC, double wetBulbC, double inletRiseK = 0, bool measuredCurve = false)
@@ -45,7 +52,8 @@ public static class Performance
         var lowAmbient = d < 18;
         if (lowAmbient)
             d = 18;
-        var w = wetBulbC;
+        var humid = wetBulbC > HighestWetBulbC;
+        var w = humid ? HighestWetBulbC : wetBulbC;
         var dry = false;
         if (capacity[2] > 0)
         {
@@ -56,8 +64,11 @@ public static class Performance
         }
         var capacityFactor = At(capacity, w, d) / At(capacity, RatedWetBulbC, RatedOutdoorC);
         var inputFactor = At(input, w, d) / At(input, RatedWetBulbC, RatedOutdoorC);
-        return new FullLoadPoint(unit.RatedCapacityW * capacityFactor, unit.RatedPowerW * capacityFactor * inputFactor, capacityFactor, inputFactor, dry, lowAmbient);
+        return new FullLoadPoint(unit.RatedCapacityW * capacityFactor, unit.RatedPowerW * capacityFactor * inputFactor, capacityFactor, inputFactor, dry, lowAmbient, humid);
     }
+
+    /// <summary>The most a unit draws, W: at full or its highest speed, with air of the rating point inside.</summary>
+    public static double MostPowerW(AcUnit unit, double outdoorC) => Operate(unit, FullLoad(unit, outdoorC, RatedWetBulbC), double.MaxValue).PowerW;
 
     /// <summary>Part load: what is delivered and drawn for a demand, with cycling and a power cap.</summary>
     public static OperatingResult Operate(AcUnit unit, in FullLoadPoint full, double demandW, double powerCapW = double.PositiveInfinity, bool fanOn = true)

@@ -100,7 +100,7 @@ public static class SizingCalculators
     public static CalculationResult PartLoad(PartLoadInput i)
     {
         if (i.LoadW >= i.LowestW)
-            throw new InputException("loadW", $"{i.LoadW} W", FormattableString.Invariant($"loadW: at {i.LoadW} W the unit runs steadily; cycling begins below lowestW ({i.LowestW} W)"));
+            throw new InputException("loadW", Phrase.Of($"{i.LoadW:Power}"), Phrase.Of($"loadW: at {i.LoadW:Power} the unit runs steadily; cycling begins below lowestW ({i.LowestW:Power})"));
         var (cycles, on, factor) = PartLoadHours.Cycling(i.LoadW, i.LowestW);
         return new ResultBuilder()
             .Step("N", "Starts an hour", "12·X·(1 − X), X = q/Q_min", $"X {i.LoadW / i.LowestW:0.###}", cycles, QuantityKind.Number, Sources.RatingPoint)

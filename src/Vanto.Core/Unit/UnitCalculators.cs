@@ -93,7 +93,8 @@ public static class UnitCalculators
             .Step("Q", "Cooling", "Q_rated·CapFT", $"{unit.RatedCapacityW} × {point.CapacityFactor:0.####}", point.CapacityW, Power, source)
             .Step("P", "Draws", "P_rated·CapFT·EirFT", $"{unit.RatedPowerW} × …", point.PowerW, ElectricPower, source)
             .Judge(point.DryCoilHeld ? Finding.Of("unit.dry-coil", Severity.Note, $"The coil is dry below this wet bulb; capacity falls no further.") : null)
-            .Judge(point.LowAmbientHeld ? Finding.Of("unit.low-ambient", Severity.Note, $"Below 18 °C outdoors the curve is held there.") : null)
+            .Judge(point.LowAmbientHeld ? Finding.Of("unit.low-ambient", Severity.Note, $"Below {18.0:Temperature} outdoors the curve is held there.") : null)
+            .Judge(point.HumidHeld ? Finding.Of("unit.humid", Severity.Note, $"Above a wet bulb of {28.0:Temperature} the curve is held there: it was never measured damper.") : null)
             .Judge(air > unit.MaxOutdoorC ? Finding.Of("unit.outdoor-limit", air > unit.MaxOutdoorC + 4 ? Severity.Stop : Severity.Caution, $"The unit ends at {unit.MaxOutdoorC:Temperature}.") : null)
             .Done();
     }
@@ -167,5 +168,5 @@ public static class UnitCalculators
             .Step("Q_nom", "Nominal capacity", "smallest that carries the sensible load", $"bisected", nominal, Power, Sources.Derate).Done();
     }
 
-    private static AcUnit Find(string id) => UnitCatalogue.Find(id) ?? throw new InputException("unit", id, $"unit: \"{id}\" is not in the catalogue");
+    private static AcUnit Find(string id) => UnitCatalogue.Find(id) ?? throw new InputException(InputError.NoChoice("unit", id, UnitCatalogue.All.Select(u => u.Id)));
 }

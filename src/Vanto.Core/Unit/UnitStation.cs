@@ -60,12 +60,18 @@ public static class UnitStation
     private const int MildEveningHour = 21;
     private const double QuietEveningShare = 0.15;
 
+    /// <summary>Above it a room is damp; common practice.</summary>
+    private const double DampPct = 60;
+
+    /// <summary>Plates within a tenth of each other run on the same supply.</summary>
+    private const double SameVolts = 0.10;
+
     /// <summary>Compares all units on this design day and judges the chosen one.</summary>
     /// <exception cref="InputException">An unknown unit, or own entries with values out of range.</exception>
     public static UnitAssessment Assess(UnitDesign design, LoadAssessment load)
     {
         var units = UnitCatalogue.All.Concat(design.Own).ToList();
-        var chosen = units.FirstOrDefault(u => u.Id == design.Chosen) ?? throw new InputException("unit.chosen", design.Chosen, $"unit.chosen: \"{design.Chosen}\" is not in the catalogue");
+        var chosen = units.FirstOrDefault(u => u.Id == design.Chosen) ?? throw new InputException(InputError.NoChoice("unit.chosen", design.Chosen, units.Select(u => u.Id)));
         foreach (var own in design.Own)
             OwnUnits.Check(own);
         var peak = Room(load, load.PeakHour);
@@ -75,7 +81,7 @@ public static class UnitStation
         var own1 = candidates.First(c => c.Id == chosen.Id);
         var pull = PullDown(chosen.RatedCapacityW * FlowFactor(design), load);
         var heating = Heating(chosen, load);
-        var findings = Findings(chosen, own1, load, design, required).Concat(SpaceFindings.Of(chosen, design, load, own1.CapacityW, pull, heating)).ToList();
+        var findings = Findings(chosen, own1, candidates, load, design).Concat(SpaceFindings.Of(chosen, design, load, own1.CapacityW, pull, heating)).ToList();
         return new UnitAssessment(Say(own1, required, findings), findings, Figures(chosen, own1, load, design, required, room, pull, heating), candidates, required, load.PeakW, chosen.Id, chosen)
         {
             CapacityW = own1.CapacityW,
@@ -170,28 +176,35 @@ public static class UnitStation
         Phrase.Of($"{chosen.Id} {chosen.Words}."),
         Phrase.Of($"{required:Power} nominal is needed; at the design heat it gives {chosen.CapacityW:Power} for {chosen.PowerW:ElectricPower} and settles at {chosen.EveningRhPct:Percent} humidity in the evening."));
 
-    private static IEnumerable<Finding> Findings(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required)
+    /// <summary>Another unit that clears a finding: of the same kind where there is one, else any on the same volts, but nothing else for one that may run on the sun alone; the nearest to what is needed. Empty where none does.</summary>
+    private static Remedy[] Better(AcUnit unit, List<Candidate> candidates, Func<Candidate, bool> clears) =>
+        [.. candidates.Where(c => c.Id != unit.Id && c.IsDc == unit.IsDc && Math.Abs(c.SupplyVoltageV / unit.SupplyVoltageV - 1) <= SameVolts && (c.Kind == unit.Kind || unit.Kind != AcKind.PvAssistedSplit) && clears(c))
+            .OrderBy(c => c.Kind == unit.Kind ? 0 : 1).ThenBy(c => Math.Abs(c.Ratio - 1)).Take(1)
+            .Select(c => new Remedy(Phrase.Of($"{c.Id}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"), [new DesignChange("/unit/chosen", c.Id)]))];
+
+    private static bool Oversized(Candidate c, bool singleSpeed) => c.Ratio > (singleSpeed ? 1.15 : 1.30);
+
+    private static bool Fits(Candidate c) => c.Level is null or Severity.Note;
+
+    private static IEnumerable<Finding> Findings(AcUnit unit, Candidate chosen, List<Candidate> candidates, LoadAssessment load, UnitDesign design)
     {
-        var fit = UnitCatalogue.All.Where(u => u.Kind == unit.Kind && u.SupplyVoltageV == unit.SupplyVoltageV)
-            .OrderBy(u => Math.Abs(u.RatedCapacityW / required - 1)).FirstOrDefault();
-        Remedy[] remedies = fit is null || fit.Id == unit.Id ? [] : [new Remedy(Phrase.Of($"{fit.Id}"), Phrase.Of($"{fit.RatedCapacityW / required:Fraction} of what is needed"), [new DesignChange("/unit/chosen", fit.Id)])];
-        var oversized = chosen.Ratio > (unit.SingleSpeed ? 1.15 : 1.30);
+        var oversized = Oversized(chosen, unit.SingleSpeed);
         if (chosen.Level is { } level)
         {
             if (oversized && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed)
                 level = Severity.Note;
-            yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), remedies);
+            yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), Better(unit, candidates, Fits));
         }
         var rule = Capacity.AreaRuleW(load.Space.FloorM2);
         var skin = load.Space.Faces.Sum(f => f.AreaM2) + load.Space.Windows.Sum(w => w.AreaM2);
         if (load.PeakW / rule is > 1.4 or < 0.7)
             yield return new Finding("cap.area-rule", Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has {skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
         if (chosen.HoursBelowMin > 0 && oversized)
-            yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), remedies);
+            yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), Better(unit, candidates, c => Fits(c) && c.HoursBelowMin == 0));
         if (load.Day.SensibleW[MildEveningHour] < QuietEveningShare * load.PeakSensibleW)
             yield return Finding.Of("air.quiet-evening", Severity.Note, $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
-        else if (chosen.EveningRhPct > 60)
-            yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), remedies);
+        else if (chosen.EveningRhPct > DampPct)
+            yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), Better(unit, candidates, c => Fits(c) && c.EveningRhPct <= DampPct));
         else if (chosen.EveningRhPct > 55)
             yield return Finding.Of("air.damp", Severity.Note, $"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity.");
         if (Nameplate.Of(unit) is { Estimated: true } circuit)
@@ -248,20 +261,20 @@ public static class OwnUnits
     public static void Check(AcUnit unit)
     {
         var errors = new List<InputError>();
-        void Fault(bool bad, string field, double given, string reason)
+        void Fault(bool bad, string field, Phrase given, Phrase reason)
         {
             if (bad)
-                errors.Add(InputError.Fault($"unit.own.{field}", FormattableString.Invariant($"{given}"), $"{unit.Id}: {reason}"));
+                errors.Add(InputError.Fault($"unit.own.{field}", given, Phrase.Of($"{unit.Id}: {reason}")));
         }
         if (unit.Id.Length == 0 || UnitCatalogue.Find(unit.Id) is not null)
-            errors.Add(InputError.Fault("unit.own.id", unit.Id, "an own unit needs a name that the catalogue does not use"));
-        Fault(unit.RatedCapacityW / unit.RatedPowerW is < 1.5 or > 8, "ratedPowerW", unit.RatedPowerW, FormattableString.Invariant($"cooling over input is {unit.RatedCapacityW / unit.RatedPowerW:0.0}; it must be 1.5 to 8"));
+            errors.Add(InputError.Fault("unit.own.id", unit.Id, "An own unit needs a name that the catalogue does not use."));
+        Fault(unit.RatedCapacityW / unit.RatedPowerW is < 1.5 or > 8, "ratedPowerW", Phrase.Of($"{unit.RatedPowerW:ElectricPower}"), Phrase.Of($"cooling over input is {unit.RatedCapacityW / unit.RatedPowerW:Ratio}; it must be 1.5 to 8"));
         if (unit.SingleSpeed)
-            Fault(unit.RlaA <= 0 || unit.LraA > 0 && unit.LraA < 2.5 * unit.RlaA, "lraA", unit.LraA, FormattableString.Invariant($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:0.#} A); got {unit.LraA} A"));
+            Fault(unit.RlaA <= 0 || unit.LraA > 0 && unit.LraA < 2.5 * unit.RlaA, "lraA", Phrase.Of($"{unit.LraA:Current}"), Phrase.Of($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:Current}); got {unit.LraA:Current}"));
         else
         {
-            Fault(unit.MinCapacityW / unit.RatedCapacityW is < 0.20 or >= 1, "minCapacityW", unit.MinCapacityW, "lowest steady cooling must be 20 to 100 % of the rated");
-            Fault(unit.MaxCapacityW / unit.RatedCapacityW is < 1 or > 1.40, "maxCapacityW", unit.MaxCapacityW, "highest cooling must be 100 to 140 % of the rated");
+            Fault(unit.MinCapacityW / unit.RatedCapacityW is < 0.20 or >= 1, "minCapacityW", Phrase.Of($"{unit.MinCapacityW:Power}"), Phrase.Of($"lowest steady cooling must be 20 to 100 % of the rated {unit.RatedCapacityW:Power}; got {unit.MinCapacityW:Power}"));
+            Fault(unit.MaxCapacityW / unit.RatedCapacityW is < 1 or > 1.40, "maxCapacityW", Phrase.Of($"{unit.MaxCapacityW:Power}"), Phrase.Of($"highest cooling must be 100 to 140 % of the rated {unit.RatedCapacityW:Power}; got {unit.MaxCapacityW:Power}"));
         }
         if (errors.Count > 0)
             throw new InputException(errors);

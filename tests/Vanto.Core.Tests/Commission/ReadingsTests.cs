@@ -19,7 +19,7 @@ public class ReadingsTests
     {
         var (absolute, finding) = Vacuum.ToAbsolute(value, unit, Vacuum.AmbientPa(altitude));
         finding.ShouldBeNull();
-        absolute!.Value.ShouldBe(pascal, pascal * 1e-5);
+        absolute!.Value.ShouldBe(pascal, pascal * 1e-4, "one standard atmosphere for all stations: exponent 5.2559, where this table took 5.25588");
         Vacuum.WaterBoilsC(absolute.Value).ShouldBe(boils, 0.002);
     }
 

@@ -34,14 +34,14 @@ public class LimitedPowerTests
     public void The_largest_goes_first_and_what_may_not_wait_never()
     {
         var rows = Of(Van).Rows;
-        rows.Select(r => r.Words).ShouldBe(["water heater", "lamps", "set-point one degree up", "set-point two degrees up", "unit capped at half its rating", "fridge"], "a fridge never goes before the unit is held back");
+        rows.Select(r => r.Words.ToString()).ShouldBe(["water heater", "lamps", "set-point 1.0 K up", "set-point 2.0 K up", "unit capped at half its rating", "fridge"], "a fridge never goes before the unit is held back");
         rows.Select(r => r.Device).ShouldBe([1, 3, null, null, null, 0]);
     }
 
     [Fact]
     public void The_fitter_puts_them_in_an_order_of_his_own()
     {
-        IEnumerable<string> With(string name, int rank) => Of(Van with { Survey = Van.Survey with { Devices = [.. Van.Survey.Devices.Select(d => d.Name == name ? d with { ShedRank = rank } : d)] } }).Rows.Select(r => r.Words);
+        IEnumerable<string> With(string name, int rank) => Of(Van with { Survey = Van.Survey with { Devices = [.. Van.Survey.Devices.Select(d => d.Name == name ? d with { ShedRank = rank } : d)] } }).Rows.Select(r => r.Words.ToString());
         With("lamps", 1).Take(2).ShouldBe(["lamps", "water heater"]);
         With("fridge", 1).Take(3).ShouldBe(["fridge", "water heater", "lamps"]);
     }
@@ -52,8 +52,8 @@ public class LimitedPowerTests
         var rows = Of(Ample).Rows;
         for (var i = 1; i < rows.Count; i++)
         {
-            rows[i].SavedWh.ShouldBeGreaterThanOrEqualTo(rows[i - 1].SavedWh - 1e-6, rows[i].Words);
-            rows[i].MinSoc!.Value.ShouldBeGreaterThanOrEqualTo(rows[i - 1].MinSoc!.Value - 1e-9, rows[i].Words);
+            rows[i].SavedWh.ShouldBeGreaterThanOrEqualTo(rows[i - 1].SavedWh - 1e-6, rows[i].Words.ToString());
+            rows[i].MinSoc!.Value.ShouldBeGreaterThanOrEqualTo(rows[i - 1].MinSoc!.Value - 1e-9, rows[i].Words.ToString());
         }
         // A heater of 600 W for an hour behind the inverter spares its energy and the inverter's share of it.
         rows[0].SavedWh.ShouldBeInRange(600, 600 * 1.15);

@@ -27,10 +27,10 @@ public class OwnInverterTests
     {
         var made = new InverterModel(3000, 30, 0.024, 0.067);
         List<(double, double)> table = [.. new[] { 200.0, 600, 1500, 2400, 3000 }.Select(p => (p, p / made.DcPower(p)))];
-        var fit = OwnInverter.Fit(3000, 30, table);
+        var fit = InverterLosses.Fit(3000, 30, table);
         fit.Linear.ShouldBe(0.024, 1e-9);
         fit.Quadratic.ShouldBe(0.067, 1e-9);
-        OwnInverter.LargestMiss(fit, [.. table.Select(p => new EfficiencyDesign { PowerW = p.Item1, Efficiency = p.Item2 })]).ShouldBe(0, 1e-12);
+        InverterLosses.LargestMiss(fit, [.. table.Select(p => new EfficiencyDesign { PowerW = p.Item1, Efficiency = p.Item2 })]).ShouldBe(0, 1e-12);
     }
 
     [Fact]
@@ -40,7 +40,7 @@ public class OwnInverterTests
         for (var run = 0; run < 200; run++)
         {
             List<(double, double)> table = [.. Enumerable.Range(0, 2 + random.Next(5)).Select(_ => (50 + random.NextDouble() * 2900, 0.6 + 0.39 * random.NextDouble()))];
-            var fit = OwnInverter.Fit(3000, 20, table);
+            var fit = InverterLosses.Fit(3000, 20, table);
             fit.Linear.ShouldBeGreaterThanOrEqualTo(0);
             fit.Quadratic.ShouldBeGreaterThanOrEqualTo(0);
             fit.DcPower(1001).ShouldBeGreaterThan(fit.DcPower(1000));

@@ -104,8 +104,8 @@ public class SmallestSourceTests
         var study = StartStudy.Of(survey, NewcomersVan.Design.Start with { On = SourceChoice.Inverter }, UnitCatalogue.Find("RT-09-115")!);
         study.Smallest.Count.ShouldBe(4);
         var now = study.Sensitivity[0];
-        foreach (var worse in study.Sensitivity.Skip(1).Where(s => s.Outcome == now.Outcome && s.Words != "twice the cable to the unit"))
-            worse.Used.ShouldBeGreaterThanOrEqualTo(now.Used - 1e-9, worse.Words);
+        foreach (var worse in study.Sensitivity.Skip(1).Where(s => s.Outcome == now.Outcome && s.Words.ToString() != "twice the cable to the unit"))
+            worse.Used.ShouldBeGreaterThanOrEqualTo(now.Used - 1e-9, worse.Words.ToString());
         study.Rules.ShouldContain(r => r.Words.StartsWith("locked-rotor", StringComparison.Ordinal));
         StartStudy.Of(survey, NewcomersVan.Design.Start, UnitCatalogue.Find("MS-09-120")!).Smallest.ShouldBeEmpty();
     }

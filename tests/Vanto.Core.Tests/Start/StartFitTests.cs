@@ -21,7 +21,7 @@ public class StartFitTests
     public void A_start_made_by_the_model_gives_its_motor_back(double lra, double time)
     {
         var made = StartSimulation.Run(Shore with { Motor = Motor(lra, time) }, trace: true);
-        var lasts = StartFit.Lasts([.. made.Trace.Select(m => (m.Seconds, m.SourceA))]);
+        var lasts = StartFit.Lasts([.. made.Trace.Select(m => (m.Seconds, m.SourceA))])!.Value;
         var fit = StartFit.Of(Shore, Motor, Plate.LraA, 0.25, made.MaxA, lasts);
         fit.Fitted.ShouldBeTrue();
         fit.LraA.ShouldBe(lra, 0.01 * lra);

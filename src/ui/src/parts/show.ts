@@ -49,7 +49,15 @@ export function shown(inside: number, kind: QuantityKind): string {
 }
 
 export function shownMeasure(measure: Measure | null | undefined): string {
-  return measure ? shown(measure.value, measure.quantity) : '–';
+  if (!measure) return '–';
+  return measure.exact ? exactly(measure.value, measure.quantity) : shown(measure.value, measure.quantity);
+}
+
+/** A value to six significant digits, so that a bound and what passed it by little are told apart. */
+function exactly(inside: number, kind: QuantityKind): string {
+  const { symbol } = unitOf(kind, settings.units === 'customary');
+  const number = String(Number(toShown(inside, kind).toPrecision(6)));
+  return symbol === '' ? number : symbol === '°' ? number + '°' : `${number}\u00a0${symbol}`;
 }
 
 /** A sentence with its measures in the shown units. */

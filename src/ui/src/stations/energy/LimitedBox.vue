@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { LimitedPowerView } from '../../api/generated/schema';
-import { clock, shown } from '../../parts/show';
+import { clock, say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import { useStudy } from '../../parts/study';
 
@@ -92,14 +92,14 @@ const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k >
             </tr>
           </thead>
           <tbody>
-            <tr v-for="(r, i) in view.rows" :key="r.words">
-              <td>{{ r.words }}</td>
+            <tr v-for="(r, i) in view.rows" :key="i">
+              <td>{{ say(r.words) }}</td>
               <td class="turn">
                 <button
                   v-if="i > 0 && r.device !== null"
                   type="button"
                   class="bare"
-                  :aria-label="`${r.words} one earlier`"
+                  :aria-label="`${say(r.words)} one earlier`"
                   title="one earlier"
                   @click="earlier(i)"
                 >

@@ -80,13 +80,18 @@ const map = computed(() => {
   const w = Math.min(40, 400 / columns);
   const rows = r.mostBatteries;
   const at = (batteries: number, modules: number) => ({ x: 34 + modules * w, y: 8 + (rows - batteries) * rowHeight });
-  const cells = drawn.cells.map((c) => ({ ...at(c.batteries, c.modules), ...c, why: c.holds ? 'holds' : `fails: ${c.failsIn}` }));
+  const cells = drawn.cells.map((c) => ({ ...at(c.batteries, c.modules), ...c, why: c.holds ? 'holds' : `fails: ${wordsOf(c.failsIn)}` }));
   const points = r.frontier
     .filter((p) => p.kit.holdC === r.holdC && p.kit.generatorW === drawn.generatorW)
     .map((p) => ({ ...at(p.kit.batteries, p.kit.modules), p }));
   const fitted = r.fitted.modules < columns && r.fitted.batteries <= rows ? at(r.fitted.batteries, r.fitted.modules) : null;
   return { cells, points, fitted, width: 34 + columns * w + 8, height: rows * rowHeight + 28, columns, rows, w };
 });
+
+/** A scenario in words. */
+function wordsOf(id: string): string {
+  return say(result.value!.scenarios.find((s) => s.id === id)?.words);
+}
 
 function nameOf(p: FrontierPoint): string {
   const generator = p.kit.generatorW ? ` with a generator of ${shown(p.kit.generatorW, 'electricPower')}` : '';
@@ -189,7 +194,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
           <table class="sheet">
             <tbody>
               <tr v-for="s in result.scenarios" :key="s.id">
-                <td>{{ s.words }}</td>
+                <td>{{ say(s.words) }}</td>
                 <td class="number soft">{{ shown(s.airconWh, 'energy') }}</td>
                 <td class="number">
                   <b>{{ kept(s.fittedMinSoc) }}</b>
@@ -202,12 +207,12 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
           <h3>What one step more buys</h3>
           <table class="sheet">
             <tbody>
-              <tr v-for="s in result.steps" :key="s.words">
+              <tr v-for="s in result.steps" :key="say(s.words)">
                 <td>
-                  <b>{{ s.words }}</b><br />
+                  <b>{{ say(s.words) }}</b><br />
                   {{ stands(s.before) }} → <b>{{ stands(s.after) }}</b> <br /><span class="soft">{{ howMany(s.after) }}</span>
                 </td>
-                <td><button type="button" class="plain" :aria-label="`take it: ${s.words}`" @click="take(s.changes)">take it</button></td>
+                <td><button type="button" class="plain" :aria-label="`take it: ${say(s.words)}`" @click="take(s.changes)">take it</button></td>
               </tr>
             </tbody>
           </table>
@@ -249,7 +254,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             </td>
             <td class="number">{{ p.kit.cost.toFixed(0) }} €</td>
             <td class="number">{{ shown(p.kit.massKg, 'mass') }}</td>
-            <td class="soft">{{ p.breaksFirst }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
+            <td class="soft">{{ say(p.breaksFirst) }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
             <td>
               <button type="button" class="plain" :aria-label="`adopt ${nameOf(p)}`" @click="take(p.changes)">adopt</button>
             </td>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LoadAssessment, LoadMeasure } from '../../api/generated/schema';
-import { shown } from '../../parts/show';
+import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
 /** What would buy most, and any of them tried together without counting a saving twice. */
@@ -37,9 +37,9 @@ function tryIt(measure: LoadMeasure): void {
       <tbody>
         <tr v-for="measure in load.measures" :key="measure.id" :data-measure="measure.id">
           <td>
-            <input type="checkbox" :checked="measure.tried" :aria-label="`Try ${measure.words} with the others`" @change="tryIt(measure)" />
+            <input type="checkbox" :checked="measure.tried" :aria-label="`Try ${say(measure.words)} with the others`" @change="tryIt(measure)" />
           </td>
-          <td>{{ measure.words }}</td>
+          <td>{{ say(measure.words) }}</td>
           <td class="number">
             <b>{{ shown(measure.peakChangeW, 'power') }}</b>
           </td>

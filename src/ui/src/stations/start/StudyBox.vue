@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SourceClass, StartOutcome, StartStudyResult } from '../../api/generated/schema';
-import { shown } from '../../parts/show';
+import { say, shown } from '../../parts/show';
 import { useStudy } from '../../parts/study';
 
 /** Other sources, worse days and the trade's rules beside the start; asked anew when the rig rests for a moment. */
@@ -80,8 +80,8 @@ const watts = (w: number | null) => (w === null ? 'none' : shown(w, 'electricPow
       <h2 :class="{ next: study.turns }">On a worse day</h2>
       <table class="sheet" data-worse>
         <tbody>
-          <tr v-for="s in study.sensitivity" :key="s.words">
-            <td>{{ s.words }}</td>
+          <tr v-for="s in study.sensitivity" :key="say(s.words)">
+            <td>{{ say(s.words) }}</td>
             <td class="number">{{ shown(s.maxA, 'current') }}</td>
             <td :class="s.outcome === 'starts' ? 'pass' : 'severity-stop'">
               {{ ends[s.outcome] }}{{ s.outcome === 'starts' ? `, ${shown(s.used, 'fraction')} used` : `: ${s.cause}` }}

@@ -1,0 +1,186 @@
+using System.Text.Json.Nodes;
+using Vanto.Core.Commission;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Load;
+using Vanto.Core.Start;
+using Vanto.Core.Survey;
+using Vanto.Core.Tests.References;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Tests.Job;
+
+/// <summary>What a way out promises is what it brings, and it breaks no station.</summary>
+public class WaysOutTests
+{
+    /// <summary>A design with changes made as the server makes them.</summary>
+    internal static JobDesign Applied(JobDesign design, IEnumerable<DesignChange> changes)
+    {
+        var root = JsonNode.Parse(JobFile.Write(design))!;
+        foreach (var change in changes)
+            JsonPath.Set(root, JsonPath.Field(change.Path), change.Value);
+        return JobFile.Read(root.ToJsonString());
+    }
+
+    public static TheoryData<string> Rigs => [.. AnyDesign.Named.Keys];
+
+    /// <summary>Every way out and every measure that a rig is offered, with where it is offered.</summary>
+    private static IEnumerable<(string At, IReadOnlyList<DesignChange> Changes)> Offers(JobAssessment a)
+    {
+        IEnumerable<Finding> findings = [.. a.Survey?.Findings ?? [], .. a.Load?.Findings ?? [], .. a.Unit?.Findings ?? [], .. a.Start?.Findings ?? [], .. a.Energy?.Findings ?? []];
+        foreach (var finding in findings)
+            foreach (var way in finding.Remedies.Where(r => r.Changes.Count > 0))
+                yield return ($"{finding.Code}: {way.Words}", way.Changes);
+        foreach (var measure in a.Load?.Measures ?? [])
+            yield return (measure.Id, measure.Changes);
+        foreach (var trial in a.Start is { } start ? start.Remedies.Where(t => t.Changes.Count > 0) : [])
+            yield return (trial.Id, trial.Changes);
+    }
+
+    [Theory]
+    [MemberData(nameof(Rigs))]
+    public void No_way_out_breaks_a_station_that_stood(string rig)
+    {
+        var design = AnyDesign.Named[rig];
+        var before = Assessor.Assess(design);
+        foreach (var (at, changes) in Offers(before))
+        {
+            var after = Assessor.Assess(Applied(design, changes));
+            after.Faults.Where(f => before.Faults.All(b => b.Station != f.Station)).Select(f => $"{at} breaks {f.Station}: {f.Verdict.Headline}").ShouldBeEmpty();
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Rigs))]
+    public void A_measure_takes_off_the_peak_what_it_says(string rig)
+    {
+        var design = AnyDesign.Named[rig];
+        var before = Assessor.Assess(design).Load!;
+        foreach (var measure in before.Measures)
+        {
+            var after = Assessor.Assess(Applied(design, measure.Changes)).Load!;
+            (after.PeakW - before.PeakW).ShouldBe(measure.PeakChangeW, 0.02 * before.PeakW, $"{measure.Id} of {before.PeakW:0} W");
+        }
+    }
+
+    [Fact]
+    public void Foam_over_measured_ribs_takes_off_what_it_says_and_is_not_offered_again()
+    {
+        var ribs = new RibDesign { Measured = true };
+        var van = NewcomersVan.Design;
+        van = van with { Survey = van.Survey with { Roof = van.Survey.Roof with { ThermalBreak = false, Ribs = ribs }, Walls = van.Survey.Walls with { ThermalBreak = false, Ribs = ribs } } };
+        var before = Assessor.Assess(van).Load!;
+        var foam = before.Measures.Single(m => m.Id == "break");
+        var after = Assessor.Assess(Applied(van, foam.Changes)).Load!;
+        (after.PeakW - before.PeakW).ShouldBe(foam.PeakChangeW, 0.02 * before.PeakW);
+        foam.PeakChangeW.ShouldBeLessThan(-10);
+        after.Measures.ShouldNotContain(m => m.Id == "break");
+    }
+
+    [Fact]
+    public void Twice_the_insulation_is_offered_only_where_it_can_be_said()
+    {
+        var van = NewcomersVan.Design;
+        JobDesign With(double metres) => van with { Survey = van.Survey with { Roof = van.Survey.Roof with { InsulationM = metres }, Walls = van.Survey.Walls with { InsulationM = metres } } };
+        Assessor.Assess(With(0.3)).Load!.Measures.ShouldNotContain(m => m.Id == "insulation");
+        var offered = With(0.05);
+        var insulation = Assessor.Assess(offered).Load!.Measures.Single(m => m.Id == "insulation");
+        Applied(offered, insulation.Changes).Survey.Roof.InsulationM.ShouldBe(0.1);
+    }
+
+    [Fact]
+    public void A_larger_inverter_leaves_behind_what_its_maker_said_of_the_smaller()
+    {
+        var van = NewcomersVan.Design;
+        van = van with
+        {
+            Unit = new UnitDesign { Chosen = "RT-13-115" },
+            Start = van.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.None },
+            Survey = van.Survey with { Sources = van.Survey.Sources with { Inverter = new InverterDesign { RatedW = 1000, Bears = [new BearDesign { PowerW = 2000, Seconds = 5 }] }, Battery = van.Survey.Sources.Battery with { Blocks = 12 } } },
+        };
+        var offer = Assessor.Assess(van).Start!.Findings.SelectMany(f => f.Remedies).First(r => r.Changes.Any(c => c.Path == "/survey/sources/inverter/ratedW"));
+        var taken = Applied(van, offer.Changes);
+        taken.Survey.Sources.Inverter.Bears.ShouldBeEmpty();
+        var after = Assessor.Assess(taken);
+        after.Faults.ShouldBeEmpty();
+        after.Start!.Outcome.ShouldBe(StartOutcome.Starts);
+    }
+
+    [Theory]
+    [InlineData(RigKind.Van)]
+    [InlineData(RigKind.Rv)]
+    [InlineData(RigKind.Trailer)]
+    [InlineData(RigKind.Cabin)]
+    [InlineData(RigKind.Workshop)]
+    [InlineData(RigKind.Container)]
+    [InlineData(RigKind.Boat)]
+    public void Another_unit_that_is_offered_clears_what_it_is_offered_for(RigKind kind)
+    {
+        var design = RigPresets.New(kind, "new");
+        foreach (var finding in Assessor.Assess(design).Unit!.Findings)
+            foreach (var way in finding.Remedies.Where(r => r.Changes.Any(c => c.Path == "/unit/chosen")))
+            {
+                var after = Assessor.Assess(Applied(design, way.Changes)).Unit!;
+                after.Findings.ShouldNotContain(f => f.Code == finding.Code && f.Level >= Severity.Caution, $"{finding.Code}: {way.Words}");
+            }
+    }
+
+    [Fact]
+    public void The_heat_an_inverter_is_said_to_add_is_the_heat_that_is_counted()
+    {
+        var van = NewcomersVan.Design;
+        var inverter = new InverterDesign { RatedW = 3000, Inside = true, Efficiency = [new EfficiencyDesign { PowerW = 500, Efficiency = 0.70 }, new EfficiencyDesign { PowerW = 2500, Efficiency = 0.75 }] };
+        van = van with { Start = van.Start with { On = SourceChoice.Inverter }, Survey = van.Survey with { Devices = [], Sources = van.Survey.Sources with { Inverter = inverter, Battery = van.Survey.Sources.Battery with { Fitted = true, Blocks = 8 } } } };
+        var before = Assessor.Assess(van);
+        var note = before.Start!.Findings.Single(f => f.Code == "source.inverter-heat");
+        var said = note.Words.Measures.Last().Value;
+        var after = Assessor.Assess(Applied(van, note.Remedies[0].Changes));
+        double Devices(JobAssessment a) => a.Load!.Causes.Single(c => c.Cause == Cause.Appliances).Watts.Average();
+        var idle = 0.01 * inverter.RatedW;
+        (Devices(after) - Devices(before)).ShouldBe(said - idle, 0.01 * said, "what carrying the unit adds to the idle loss counted before");
+    }
+
+    [Fact]
+    public void A_reading_below_the_plate_of_an_own_unit_is_no_stop()
+    {
+        var van = NewcomersVan.Design;
+        var own = UnitCatalogue.Find("RT-09-115")! with { Id = "own-1", McaA = 14 };
+        van = van with { Unit = new UnitDesign { Chosen = "own-1", Own = [own] } };
+        CommissionRecord[] records = [new(Guid.NewGuid(), DateTimeOffset.UnixEpoch, "Wren", new StartUpReadings { RunA = 13 }, null)];
+        var row = Assessor.Assess(van, records).Commission!.Rows.Single(r => r.Id == "amps");
+        row.Verdict.ShouldNotBe(BandVerdict.Stop);
+        row.Band.ToString().ShouldContain("14.0 A");
+        records = [records[0] with { Readings = new StartUpReadings { RunA = 15 } }];
+        Assessor.Assess(van, records).Commission!.Rows.Single(r => r.Id == "amps").Verdict.ShouldBe(BandVerdict.Stop);
+    }
+
+    [Fact]
+    public void A_soft_starter_is_judged_on_the_motor_that_was_measured()
+    {
+        var van = NewcomersVan.Design with { Unit = new UnitDesign { Chosen = "RT-09-115" } };
+        van = van with { Start = van.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.None, MeasuredA = 47 }, Survey = van.Survey with { Sources = van.Survey.Sources with { Shore = new ShoreDesign { Fitted = true, BreakerA = 50 } } } };
+        var plain = Assessor.Assess(van).Start!;
+        plain.Findings.ShouldContain(f => f.Code == "start.measured");
+        var promised = plain.Remedies.Single(r => r.Id == "soft");
+        var lived = Assessor.Assess(Applied(van, promised.Changes)).Start!;
+        lived.Findings.ShouldContain(f => f.Code == "start.measured");
+        lived.MaxA.ShouldBe(promised.MaxA, 1e-6);
+        lived.Used.ShouldBe(promised.Used, 1e-6);
+    }
+
+    [Theory]
+    [InlineData("/survey/space/lenghtM")]
+    [InlineData("/survey/space/WidthM")]
+    [InlineData("/version")]
+    [InlineData("/Version")]
+    [InlineData("/")]
+    [InlineData("/survey/windows/*/nme")]
+    public void A_path_that_is_no_field_is_refused(string path) => Should.Throw<InputException>(() => JsonPath.Field(path)).Message.ShouldContain("no field");
+
+    [Theory]
+    [InlineData("//survey//space/widthM/", "/survey/space/widthM")]
+    [InlineData("survey/windows/3/cover", "/survey/windows/3/cover")]
+    [InlineData("/energy", "/energy")]
+    [InlineData("/survey/windows/0", "/survey/windows/0")]
+    public void A_path_has_one_spelling(string path, string normal) => JsonPath.Field(path).ShouldBe(normal);
+}
