@@ -5,6 +5,7 @@ using CsvHelper;
 using CsvHelper.Configuration;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
 using Vanto.Core.Unit;
 
 namespace Vanto.Documents;
@@ -12,7 +13,7 @@ namespace Vanto.Documents;
 /// <summary>Units as CSV: one a row, columns named as in the job file, SI, decimal points.</summary>
 public static class UnitCsv
 {
-    private static readonly PropertyInfo[] Columns = [.. typeof(AcUnit).GetProperties().Where(p => p.CanWrite)];
+    private static readonly PropertyInfo[] Columns = [.. typeof(AcUnit).GetProperties().Where(p => p.CanWrite && p.Name != nameof(DesignPart.Unknown))];
     private static readonly CsvConfiguration Format = new(CultureInfo.InvariantCulture) { MissingFieldFound = null, BadDataFound = null, TrimOptions = TrimOptions.Trim };
 
     /// <summary>Writes units.</summary>
@@ -27,12 +28,27 @@ public static class UnitCsv
             {
                 csv.NextRecord();
                 foreach (var column in Columns)
-                    csv.WriteField(column.GetValue(unit) is Enum kind ? JsonNamingPolicy.CamelCase.ConvertName(kind.ToString()) : Convert.ToString(column.GetValue(unit), CultureInfo.InvariantCulture));
+                    csv.WriteField(Cell(column.GetValue(unit)));
             }
             csv.NextRecord();
         }
         return text.ToString();
     }
+
+    private static string? Cell(object? value) => value switch
+    {
+        Enum kind => JsonNamingPolicy.CamelCase.ConvertName(kind.ToString()),
+        string text => Harmless(text),
+        _ => Convert.ToString(value, CultureInfo.InvariantCulture),
+    };
+
+    /// <summary>A text that a spreadsheet would take for a formula gets an apostrophe before it, which is taken off again when it is read.</summary>
+    private static string Harmless(string text) => text.Length > 0 && FormulaSigns.Contains(text[0]) ? Shield + text : text;
+
+    private static string Unshielded(string text) => text.Length > 1 && text[0] == Shield && FormulaSigns.Contains(text[1]) ? text[1..] : text;
+
+    private const char Shield = '\'';
+    private const string FormulaSigns = "=+-@\t\r";
 
     /// <summary>Reads units; absent columns take their defaults.</summary>
     /// <exception cref="InputException">Every fault with its row and column.</exception>
@@ -60,7 +76,7 @@ public static class UnitCsv
             }
             if (errors.Count > before)
                 continue;
-            errors.AddRange(FieldCatalogue.Check(unit).Select(e => e with { Field = $"row {row}, {e.Field}", Reason = $"row {row}: {e.Reason}" }));
+            errors.AddRange(FieldCatalogue.Check(unit).Select(e => e.In($"row {row}", e.Field)));
             if (errors.Count == before)
                 Checked(unit, row, errors);
             units.Add(unit);
@@ -78,7 +94,7 @@ public static class UnitCsv
         }
         catch (InputException e)
         {
-            errors.AddRange(e.Errors.Select(x => x with { Field = $"row {row}, {x.Field.Split('.')[^1]}", Reason = $"row {row}: {x.Reason}" }));
+            errors.AddRange(e.Errors.Select(x => x.In($"row {row}", x.Field.Split('.')[^1])));
         }
     }
 
@@ -86,7 +102,7 @@ public static class UnitCsv
     {
         var kind = Nullable.GetUnderlyingType(type) ?? type;
         if (kind == typeof(string))
-            return text;
+            return Unshielded(text);
         if (kind.IsEnum)
             return Enum.TryParse(kind, text, ignoreCase: true, out var chosen) && !int.TryParse(text, out _) ? chosen : null;
         return double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) && double.IsFinite(number) ? number : null;

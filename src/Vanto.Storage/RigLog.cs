@@ -14,6 +14,10 @@ public sealed record RevisionDraft(string Design, IReadOnlyList<string> Paths, s
 /// <summary>Reads and appends revisions and records. Designs are whole JSON texts here; their meaning is the core's.</summary>
 public sealed class RigLog(VantoStore store)
 {
+    /// <summary>Edits of a rig that its history keeps at least.</summary>
+    public const int KeptRevisions = 1000;
+
+    private const int PruneEvery = 50;
     private static readonly TimeSpan Burst = TimeSpan.FromSeconds(4);
 
     /// <summary>All rigs, in the order of the yard.</summary>
@@ -40,11 +44,16 @@ public sealed class RigLog(VantoStore store)
     }
 
     /// <summary>A new rig with its first revision.</summary>
-    public async Task<StoredRig> Create(RevisionDraft draft)
+    /// <param name="draft">Its first revision.</param>
+    /// <param name="id">Its name in the store.</param>
+    /// <param name="file">A file that the design names, kept in the same moment; or none.</param>
+    public async Task<StoredRig> Create(RevisionDraft draft, Guid? id = null, AttachmentRow? file = null)
     {
-        var rig = new RigRow { Id = Guid.CreateVersion7(), CreatedAt = draft.At, Position = await store.Rigs.CountAsync() };
+        var rig = new RigRow { Id = id ?? Guid.CreateVersion7(), CreatedAt = draft.At, Position = await store.Rigs.MaxAsync(r => (int?)r.Position) + 1 ?? 0 };
         store.Rigs.Add(rig);
         store.Revisions.Add(Row(rig.Id, 1, draft));
+        if (file is not null)
+            store.Attachments.Add(file);
         await store.SaveChangesAsync();
         return new StoredRig(rig.Id, 1, draft.At, draft.Design);
     }
@@ -52,16 +61,27 @@ public sealed class RigLog(VantoStore store)
     /// <summary>
     /// Appends a revision. Keystrokes of one tab into the same field within a few seconds become one line of the history.
     /// </summary>
-    public async Task<int> Append(Guid id, int after, RevisionDraft draft)
+    /// <param name="id">The rig.</param>
+    /// <param name="after">Its newest revision.</param>
+    /// <param name="draft">What is appended.</param>
+    /// <param name="file">A file that the change names, kept in the same moment; or none.</param>
+    public async Task<int> Append(Guid id, int after, RevisionDraft draft, AttachmentRow? file = null)
     {
+        if (file is not null)
+            store.Attachments.Add(file);
         var last = await store.Revisions.FirstAsync(r => r.RigId == id && r.Number == after);
         var number = after + 1;
-        if (draft.Label.Length == 0 && last.Label.Length == 0 && after > 1 && last.Client == draft.Client && last.Paths == Lines(draft.Paths) && draft.At - last.At < Burst)
+        if (draft.Label.Length == 0 && last.Label.Length == 0 && after > 1 && last.Client == draft.Client && last.Paths == Lines(draft.Paths) && InBurst(last.At, draft.At))
             store.Revisions.Remove(last);
         store.Revisions.Add(Row(id, number, draft));
         await store.SaveChangesAsync();
+        if (number % PruneEvery == 0)
+            await Prune(id, number);
         return number;
     }
+
+    /// <summary>Within a burst; a clock set back begins a new one, or it would swallow lines however old.</summary>
+    private static bool InBurst(DateTimeOffset last, DateTimeOffset now) => now >= last && now - last < Burst;
 
     /// <summary>Paths changed after a revision.</summary>
     public async Task<IReadOnlyList<string>> PathsSince(Guid id, int number)
@@ -85,6 +105,14 @@ public sealed class RigLog(VantoStore store)
     public async Task<IReadOnlyDictionary<Guid, int>> RecordCounts() =>
         await store.Records.GroupBy(r => r.RigId).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count);
 
+    /// <summary>Does several things as one: all of them are kept, or none.</summary>
+    public async Task AtOnce(Func<Task> work)
+    {
+        await using var transaction = await store.Database.BeginTransactionAsync();
+        await work();
+        await transaction.CommitAsync();
+    }
+
     /// <summary>Adds a record; none is ever changed or removed.</summary>
     public async Task Add(RecordRow record)
     {
@@ -95,11 +123,13 @@ public sealed class RigLog(VantoStore store)
     /// <summary>The next place in a rig's log.</summary>
     public async Task<long> NextOrder(Guid id) => await store.Records.Where(r => r.RigId == id).Select(r => (long?)r.Order).MaxAsync() + 1 ?? 1;
 
-    /// <summary>Keeps a file with a rig.</summary>
-    public async Task Attach(AttachmentRow attachment)
+    /// <summary>
+    /// Lets go of edits older than the newest thousand, but of no step with a name, and of files that no revision names any more.
+    /// </summary>
+    private async Task Prune(Guid id, int newest)
     {
-        store.Attachments.Add(attachment);
-        await store.SaveChangesAsync();
+        await store.Revisions.Where(r => r.RigId == id && r.Number > 1 && r.Number <= newest - KeptRevisions && r.Label == "").ExecuteDeleteAsync();
+        await store.Database.ExecuteSqlAsync($"DELETE FROM Attachments WHERE RigId = {id} AND NOT EXISTS (SELECT 1 FROM Revisions WHERE Revisions.RigId = Attachments.RigId AND instr(Revisions.Design, lower(Attachments.Id)) > 0)");
     }
 
     /// <summary>A file of a rig, or null.</summary>

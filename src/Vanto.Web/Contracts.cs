@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
 using Vanto.Core.Commission;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
@@ -7,20 +8,17 @@ using Vanto.Core.Survey;
 
 namespace Vanto.Web;
 
-/// <summary>A rig in the yard; while it is pending its stage, states and worst finding are not worked out yet.</summary>
-public sealed record YardRig(Guid Id, string Name, int Revision, DateTimeOffset SavedAt, string NextDate, string Stage, SurveyDesign Survey, bool Split, IReadOnlyDictionary<string, StationState> States, Finding? Worst, bool Pending);
-
 /// <summary>A rig with all its results.</summary>
 public sealed record RigView(Guid Id, int Revision, DateTimeOffset SavedAt, JobDesign Design, JobAssessment Assessment, IReadOnlyList<CommissionRecord> Records);
 
 /// <summary>Begins a rig: of a kind, or as a copy of another.</summary>
-public sealed record NewRig(string Name, RigKind Kind, Guid? CopyOf);
+public sealed record NewRig(string Name, RigKind Kind = RigKind.Van, Guid? CopyOf = null);
 
 /// <summary>One field changed: typed text with its unit, or a value as it is.</summary>
-public sealed record FieldChange(string Path, string? Text, JsonNode? Value);
+public sealed record FieldChange(string Path, string? Text = null, JsonNode? Value = null);
 
 /// <summary>Changes of one tab, based on the revision it has seen.</summary>
-public sealed record RigPatch(int BaseRevision, string Client, UnitSystem Units, bool DecimalComma, IReadOnlyList<FieldChange> Changes, string? Label);
+public sealed record RigPatch(int BaseRevision, IReadOnlyList<FieldChange?> Changes, string Client = "", UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false, string? Label = null);
 
 /// <summary>What a patch came to; stations that did not change are null and not named in <see cref="Changed"/>.</summary>
 public sealed record RigChanged(int Revision, DateTimeOffset SavedAt, JobDesign Design, bool Merged, IReadOnlyList<string> Changed, JobAssessment Assessment);
@@ -32,10 +30,11 @@ public sealed record ConflictView(int Revision, IReadOnlyList<ConflictField> Fie
 public sealed record ConflictField(string Path, string Label, JsonNode? Mine, JsonNode? Theirs);
 
 /// <summary>Readings to be recorded, as typed.</summary>
-public sealed record NewRecord(string By, UnitSystem Units, bool DecimalComma, IReadOnlyDictionary<string, string> Readings, Guid? Corrects);
+public sealed record NewRecord(string By, IReadOnlyDictionary<string, string?> Readings, UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false, Guid? Corrects = null);
 
 /// <summary>A revision to return to.</summary>
-public sealed record RestoreRequest(int Revision, string Client);
+public sealed record RestoreRequest(int Revision, string Client = "");
 
-/// <summary>A calculation to run: inputs in SI, or as typed under <see cref="Typed"/>.</summary>
-public sealed record CalculationRequest(JsonObject? Inputs, IReadOnlyDictionary<string, string>? Typed, UnitSystem Units, bool DecimalComma);
+/// <summary>A calculation to run: inputs in SI; those typed with their units under <see cref="Typed"/> win.</summary>
+[JsonUnmappedMemberHandling(JsonUnmappedMemberHandling.Disallow)]
+public sealed record CalculationRequest(JsonObject Inputs, IReadOnlyDictionary<string, string?>? Typed = null, UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false);

@@ -7,6 +7,7 @@ using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web;
 
@@ -25,7 +26,7 @@ public static class Describe
         Directory.CreateDirectory(folder);
         var description = new Description(
             [.. QuantityTable.All.Select(q => new QuantityView(q.Kind, View(q.Metric), View(q.Customary)))],
-            JobFile.Fields, RigDesk.RecordFields, Options(), Assessor.Stations);
+            JobFile.Fields, RecordReadings.Fields, Options(), Assessor.Stations);
         await File.WriteAllTextAsync(Path.Combine(folder, "description.json"), JsonSerializer.Serialize(description, JobFile.Json));
 
         await using var app = Server.Build(new WebApplicationOptions(), Path.Combine(folder, "none.db"), 0);

@@ -13,11 +13,17 @@ public sealed class LoopbackGuard(RequestDelegate next)
     /// <summary>Checks, then passes on.</summary>
     public async Task InvokeAsync(HttpContext context)
     {
-        var headers = context.Response.Headers;
-        headers.ContentSecurityPolicy = Policy;
-        headers.XContentTypeOptions = "nosniff";
-        headers["Referrer-Policy"] = "no-referrer";
-        headers["Cross-Origin-Opener-Policy"] = "same-origin";
+        // Set last, so that an answer made anew after a fault has them too.
+        context.Response.OnStarting(static response =>
+        {
+            var headers = ((HttpResponse)response).Headers;
+            headers.ContentSecurityPolicy = Policy;
+            headers.XContentTypeOptions = "nosniff";
+            headers["Referrer-Policy"] = "no-referrer";
+            headers["Cross-Origin-Opener-Policy"] = "same-origin";
+            headers["Cross-Origin-Resource-Policy"] = "same-origin";
+            return Task.CompletedTask;
+        }, context.Response);
         var remote = context.Connection.RemoteIpAddress;
         if (remote is not null && !IPAddress.IsLoopback(remote))
         {
@@ -31,6 +37,13 @@ public sealed class LoopbackGuard(RequestDelegate next)
         }
         var origin = context.Request.Headers.Origin.ToString();
         if (origin.Length > 0 && !string.Equals(origin, $"{context.Request.Scheme}://{context.Request.Host}", StringComparison.OrdinalIgnoreCase))
+        {
+            await Refuse(context, "A page of another origin may not ask Vanto.");
+            return;
+        }
+        // A browser says where a request comes from even where it sends no origin; following a link to a page is no harm.
+        var site = context.Request.Headers["Sec-Fetch-Site"].ToString();
+        if (site is "cross-site" or "same-site" && (context.Request.Path.StartsWithSegments("/api") || !HttpMethods.IsGet(context.Request.Method)))
         {
             await Refuse(context, "A page of another origin may not ask Vanto.");
             return;

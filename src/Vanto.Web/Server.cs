@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Net;
 using System.Net.Sockets;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.Extensions.FileProviders;
 using Vanto.Core.Job;
 using Vanto.Storage;
@@ -17,7 +18,12 @@ namespace Vanto.Web;
 /// <summary>Builds and runs the server: loopback only, one store file, the interface's files beside the program.</summary>
 public static class Server
 {
-    private const long BodyLimit = 4 * 1024 * 1024;
+    /// <summary>Largest body of a request, bytes.</summary>
+    public const long BodyLimit = 4 << 20;
+
+    /// <summary>Largest weather file: a year of twelve records an hour.</summary>
+    public const long WeatherLimit = 16 << 20;
+
     private const int PortsTried = 20;
 
     /// <summary>Serves until Ctrl-C.</summary>
@@ -25,13 +31,28 @@ public static class Server
     public static async Task<int> Run(string[] args)
     {
         var options = new ConfigurationBuilder().AddCommandLine([.. args.Where(a => a != "--demo")]).Build();
-        var store = options["store"] ?? Path.Combine(AppContext.BaseDirectory, "vanto.db");
+        var store = options["store"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.DoNotVerify), "vanto", "vanto.db");
         if (!int.TryParse(options["port"] ?? "5080", NumberStyles.None, CultureInfo.InvariantCulture, out var wanted) || wanted is < 1 or > 65535)
         {
             Console.Error.WriteLine($"--port must be 1 to 65535; got {options["port"]}.");
             return 1;
         }
-        StoreFile.Prepare(store);
+        try
+        {
+            // Held until the process ends: no second server, and no restore under this one.
+            using var held = StoreLock.Take(store);
+            StoreFile.Prepare(store, Console.WriteLine);
+            return await Serve(store, wanted, args.Contains("--demo"));
+        }
+        catch (Exception e) when (e is StoreException or Microsoft.Data.Sqlite.SqliteException)
+        {
+            Console.Error.WriteLine(e is Microsoft.Data.Sqlite.SqliteException sqlite ? $"{store}: {StoreFile.Words(sqlite)}" : e.Message);
+            return 1;
+        }
+    }
+
+    private static async Task<int> Serve(string store, int wanted, bool demo)
+    {
         var port = FreePort(wanted);
         if (port is null)
         {
@@ -41,7 +62,7 @@ public static class Server
         if (port != wanted)
             Console.WriteLine($"Port {wanted} is in use; taking {port}.");
         var app = Build(new WebApplicationOptions { Args = [], WebRootPath = Path.Combine(AppContext.BaseDirectory, "wwwroot") }, store, port.Value);
-        if (args.Contains("--demo") && StoreFile.IsEmpty(store))
+        if (demo && StoreFile.IsEmpty(store))
             await Demo.DemoRigs.Fill(app.Services);
         await app.StartAsync();
         Console.WriteLine($"Vanto is at http://127.0.0.1:{port}");
@@ -61,6 +82,8 @@ public static class Server
     public static WebApplication Build(WebApplicationOptions options, string store, int port)
     {
         var builder = WebApplication.CreateSlimBuilder(options);
+        // Only what is said here counts: a setting from outside could open a second socket.
+        builder.Configuration.Sources.Clear();
         builder.Logging.ClearProviders().AddConsole().SetMinimumLevel(LogLevel.Warning);
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
@@ -82,9 +105,13 @@ public static class Server
         services.AddScoped<RigLog>();
         services.AddScoped<RigDesk>();
         services.AddSingleton<AssessmentCache>();
+        services.AddSingleton<RigTurns>();
+        services.AddSingleton<LongRuns>();
         services.AddSingleton(TimeProvider.System);
         services.AddExceptionHandler<InputProblems>();
-        services.AddProblemDetails();
+        services.AddProblemDetails(o => o.CustomizeProblemDetails = Explain);
+        // What cannot be read is thrown to the one place that words it.
+        services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         services.AddOpenApi("v1", options => options.AddSchemaTransformer((schema, _, _) =>
         {
             // Answers always carry every property, so the interface's types need no guessing.
@@ -98,14 +125,17 @@ public static class Server
                 o.SerializerOptions.Converters.Add(converter);
             o.SerializerOptions.NumberHandling = JobFile.Json.NumberHandling;
             o.SerializerOptions.RespectNullableAnnotations = true;
+            o.SerializerOptions.RespectRequiredConstructorParameters = true;
+            o.SerializerOptions.AllowDuplicateProperties = false;
         });
     }
 
     /// <summary>The pipeline: security first, then the interface's files, then the API.</summary>
     public static void Configure(WebApplication app)
     {
-        app.UseExceptionHandler();
         app.UseMiddleware<LoopbackGuard>();
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
         if (Directory.Exists(app.Environment.WebRootPath))
         {
             app.UseDefaultFiles();
@@ -114,10 +144,12 @@ public static class Server
                 OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable",
             });
         }
-        var api = app.MapGroup("/api");
+        var api = app.MapGroup("/api").ProducesProblem(StatusCodes.Status400BadRequest);
         api.MapRigs();
         api.MapAssess();
         api.MapCalculators();
+        api.MapCatalogues();
+        api.MapGet("/long-runs/{name}", (string name, LongRuns runs) => runs.Place(name)).WithTags("long runs");
         api.MapHandover();
         api.MapUnits();
         api.MapSeason();
@@ -126,9 +158,24 @@ public static class Server
         api.MapEnergyYear();
         api.MapOptions();
         app.MapOpenApi("/api/openapi/{documentName}.json");
-        app.Map("/api/{**rest}", () => Results.Problem("There is no such thing in the API.", statusCode: 404, title: "Not found."));
         if (app.Environment.WebRootPath is { } root && File.Exists(Path.Combine(root, "index.html")))
-            app.MapFallbackToFile("index.html", new StaticFileOptions { FileProvider = new PhysicalFileProvider(root) });
+            app.MapFallbackToFile("{*page:nonfile:regex(^(?!api(/|$)))}", "index.html", new StaticFileOptions { FileProvider = new PhysicalFileProvider(root) });
+    }
+
+    /// <summary>The largest body that the address of a request takes.</summary>
+    public static long LimitOf(HttpContext context) => context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? BodyLimit;
+
+    /// <summary>Says in a sentence what a bare status means here.</summary>
+    private static void Explain(ProblemDetailsContext context)
+    {
+        (context.ProblemDetails.Title, context.ProblemDetails.Detail) = (context.ProblemDetails.Status, context.ProblemDetails.Detail) switch
+        {
+            (404, null) => ("Not found.", "There is no such thing here."),
+            (405, null) => ("Not that way.", $"This address does not take {context.HttpContext.Request.Method}; it takes {context.HttpContext.Response.Headers.Allow}."),
+            (415, null) => ("This is taken as application/json only.", "Send the header content-type: application/json."),
+            var (_, detail) => (context.ProblemDetails.Title, detail),
+        };
+        context.ProblemDetails.Extensions.Remove("traceId");
     }
 
     private static int? FreePort(int wanted)

@@ -15,6 +15,7 @@ public static class StoreCommands
     /// <summary>Puts a backup in the store's place.</summary>
     public static int Restore(string store, string backup) => Told(() =>
     {
+        using var held = StoreLock.Take(store); // refused while Vanto runs: it would go on writing to the file taken away
         var kept = StoreFile.Restore(backup, store, DateTimeOffset.UtcNow);
         Console.WriteLine($"Restored {backup} to {store}.{(kept is null ? "" : $" What was there is kept in {kept}.")}");
     });
@@ -26,9 +27,14 @@ public static class StoreCommands
             action();
             return 0;
         }
-        catch (IOException e)
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {
             Console.Error.WriteLine(e.Message);
+            return 1;
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException e)
+        {
+            Console.Error.WriteLine(StoreFile.Words(e));
             return 1;
         }
     }

@@ -35,31 +35,24 @@ public static partial class TypedFields
         }
         catch (QuantityFormatException e)
         {
-            throw new InputException([new InputError(path, text, field.Min, field.Max, QuantityTable.Of(quantity).Shown(units).Symbol, $"{field.Label}: {e.Message}")]);
+            throw new InputException(path, text, $"{field.Label}: {e.Message}");
         }
         if (quantity == QuantityKind.Count)
         {
             if (value != Math.Floor(value))
                 throw new InputException(path, text, $"{field.Label} must be a whole number; got {text}");
-            Check(field, path, value, units);
+            Check(field, path, value);
             return (int)value;
         }
-        Check(field, path, value, units);
+        Check(field, path, value);
         return value;
     }
 
-    /// <summary>Refuses a value outside the field's range, in the person's units.</summary>
-    public static void Check(FieldInfo field, string path, double value, UnitSystem units)
+    /// <summary>Refuses a value outside the field's range; whoever answers words it in the person's units.</summary>
+    /// <exception cref="InputException">Out of range.</exception>
+    public static void Check(FieldInfo field, string path, double value)
     {
-        if (value >= field.Min && value <= field.Max)
-            return;
-        throw new InputException([new InputError(path, value.ToString("R", CultureInfo.InvariantCulture), field.Min, field.Max, QuantityTable.Of(field.Quantity!.Value).Shown(units).Symbol, Words(field, value, units))]);
-    }
-
-    private static string Words(FieldInfo field, double value, UnitSystem units)
-    {
-        var unit = QuantityTable.Of(field.Quantity!.Value).Shown(units);
-        string Text(double inside) => field.Quantity == QuantityKind.HourOfDay ? inside.ToString("0.##", CultureInfo.InvariantCulture) + " h" : $"{unit.FromInside(inside).ToString("0.####", CultureInfo.InvariantCulture)} {unit.Symbol}".Trim();
-        return $"{field.Label} must be {Text(field.Min!.Value)} to {Text(field.Max!.Value)}; got {Text(value)}";
+        if (!(value >= field.Min && value <= field.Max))
+            throw new InputException(InputError.Range(path, field.Label, field.Quantity!.Value, value, field.Min!.Value, field.Max!.Value));
     }
 }

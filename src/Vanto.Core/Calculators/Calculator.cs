@@ -1,4 +1,5 @@
 using System.Reflection;
+using System.Text.RegularExpressions;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 
@@ -25,7 +26,13 @@ public sealed class CalculatorAttribute(string name, string title, string purpos
 public sealed record CalculationResult(IReadOnlyList<CalculationFigure> Figures, Working Working, IReadOnlyList<Finding> Findings);
 
 /// <summary>One result.</summary>
-public sealed record CalculationFigure(string Symbol, string Label, double? Value, QuantityKind Quantity, string Words);
+/// <param name="Name">Its key for programs: what it is and its unit, such as <c>airDensityKgM3</c>; no other figure of the result has it.</param>
+/// <param name="Symbol">As in the formula.</param>
+/// <param name="Label">As a person says it.</param>
+/// <param name="Value">Inside (SI); empty where the result is in words.</param>
+/// <param name="Quantity">Of the value.</param>
+/// <param name="Words">A result in words; empty where it is a number.</param>
+public sealed record CalculationFigure(string Name, string Symbol, string Label, double? Value, QuantityKind Quantity, string Words);
 
 /// <summary>A registered calculation.</summary>
 public sealed record CalculatorInfo(string Name, string Title, string Purpose, string Station, Type InputType, MethodInfo Method, IReadOnlyList<Source> Sources);
@@ -64,7 +71,7 @@ public static class CalculatorRegistry
 }
 
 /// <summary>Collects the figures of a result.</summary>
-public sealed class ResultBuilder
+public sealed partial class ResultBuilder
 {
     private readonly List<CalculationFigure> _figures = [];
     private readonly List<Finding> _findings = [];
@@ -75,21 +82,21 @@ public sealed class ResultBuilder
     /// <summary>Adds a number.</summary>
     public ResultBuilder Number(string symbol, string label, double value, QuantityKind quantity)
     {
-        _figures.Add(new CalculationFigure(symbol, label, value, quantity, ""));
+        _figures.Add(new CalculationFigure(Name(label, QuantityTable.Of(quantity).InsideSymbol), symbol, label, value, quantity, ""));
         return this;
     }
 
     /// <summary>Adds a number with the step it comes from.</summary>
     public ResultBuilder Step(string symbol, string label, string formula, FormattableString numbers, double value, QuantityKind quantity, Source source)
     {
-        Working.Step(symbol, formula, numbers, value, QuantityTable.Of(quantity).All.FirstOrDefault(u => u.Factor == 1 && u.Offset == 0)?.Symbol ?? "", source);
+        Working.Step(symbol, formula, numbers, value, QuantityTable.Of(quantity).InsideSymbol, source);
         return Number(symbol, label, value, quantity);
     }
 
     /// <summary>Adds words.</summary>
     public ResultBuilder Words(string symbol, string label, string words)
     {
-        _figures.Add(new CalculationFigure(symbol, label, null, QuantityKind.Number, words));
+        _figures.Add(new CalculationFigure(Name(label, ""), symbol, label, null, QuantityKind.Number, words));
         return this;
     }
 
@@ -100,6 +107,20 @@ public sealed class ResultBuilder
             _findings.Add(finding);
         return this;
     }
+
+    /// <summary>A label and a unit as one word in camel case, with a number where another figure has it already.</summary>
+    private string Name(string label, string unit)
+    {
+        var words = NotInNames().Split(label).Where(w => w.Length > 0).ToList();
+        var name = string.Concat(words.Select((w, i) => i == 0 ? w.ToLowerInvariant() : char.ToUpperInvariant(w[0]) + w[1..].ToLowerInvariant()));
+        name = name.Length == 0 || char.IsAsciiDigit(name[0]) ? "at" + name : name;
+        var whole = name + string.Concat(NotInNames().Split(unit.Replace("²", "2").Replace("³", "3").Replace("°", "").Replace("Ω", "Ohm").Replace("%", "Pct")).Where(w => w.Length > 0).Select(w => char.ToUpperInvariant(w[0]) + w[1..]));
+        var taken = _figures.Count(f => f.Name == whole || f.Name.StartsWith(whole + "_", StringComparison.Ordinal));
+        return taken == 0 ? whole : $"{whole}_{taken + 1}";
+    }
+
+    [GeneratedRegex("[^A-Za-z0-9]+")]
+    private static partial Regex NotInNames();
 
     /// <summary>The result.</summary>
     public CalculationResult Done() => new(_figures, Working.Done(), _findings);

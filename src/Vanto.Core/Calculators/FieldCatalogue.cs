@@ -14,7 +14,14 @@ public sealed record Option(string Value, string Label);
 /// <param name="Path">Such as <c>/survey/windows/*/widthM</c>.</param>
 /// <param name="Input">quantity, choice, switch, text or list.</param>
 public sealed record FieldInfo(
-    string Path, string Label, string Input, QuantityKind? Quantity, double? Min, double? Max, bool Optional, string Help, string Options, IReadOnlyList<Option> Choices, JsonElement? Default);
+    string Path, string Label, string Input, QuantityKind? Quantity, double? Min, double? Max, bool Optional, string Help, string Options, IReadOnlyList<Option> Choices, JsonElement? Default)
+{
+    /// <summary>Unit of the value, its range and its default, as they stand in JSON; empty for shares, counts and what is no quantity.</summary>
+    public string Unit { get; init; } = "";
+
+    /// <summary>Most characters of a text, most rows of a list; empty for what is neither.</summary>
+    public int? Most { get; init; }
+}
 
 /// <summary>Reads fields with their attributes off any record of inputs, and checks values against them.</summary>
 public static class FieldCatalogue
@@ -46,11 +53,11 @@ public static class FieldCatalogue
             var value = example is null ? null : property.GetValue(example);
             var kind = Nullable.GetUnderlyingType(property.PropertyType) ?? property.PropertyType;
             if (property.GetCustomAttribute<FieldAttribute>() is { } field)
-                fields.Add(new FieldInfo(at, field.Label, "quantity", field.Quantity, field.Min, field.Max, field.Optional, field.Help, "", [], Json(value, json)));
+                fields.Add(new FieldInfo(at, field.Label, "quantity", field.Quantity, field.Min, field.Max, field.Optional, field.Help, "", [], Json(value, json)) { Unit = QuantityTable.Of(field.Quantity).InsideSymbol });
             else if (ItemType(property.PropertyType) is { } item)
             {
                 var fresh = Activator.CreateInstance(item)!;
-                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "list", null, null, null, false, ask?.Help ?? "", "", [], Json(fresh, json)));
+                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "list", null, null, null, false, ask?.Help ?? "", "", [], Json(fresh, json)) { Most = (ask ?? Unasked).Most });
                 Collect(item, fresh, at + "/*", fields, json);
             }
             else if (kind.IsEnum)
@@ -58,7 +65,7 @@ public static class FieldCatalogue
             else if (kind == typeof(bool))
                 fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "switch", null, null, null, false, ask?.Help ?? "", "", [], Json(value, json)));
             else if (kind == typeof(string))
-                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, ask?.Options is { Length: > 0 } ? "choice" : "text", null, null, null, false, ask?.Help ?? "", ask?.Options ?? "", [], Json(value, json)));
+                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, ask?.Options is { Length: > 0 } ? "choice" : "text", null, null, null, false, ask?.Help ?? "", ask?.Options ?? "", [], Json(value, json)) { Most = (ask ?? Unasked).Longest });
             else if (kind.IsClass && kind.Namespace?.StartsWith("Vanto", StringComparison.Ordinal) == true)
                 Collect(kind, value ?? Activator.CreateInstance(kind), at, fields, json);
         }
@@ -70,13 +77,14 @@ public static class FieldCatalogue
         type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) && type.GetGenericArguments()[0].IsClass && type.GetGenericArguments()[0] != typeof(string) ? type.GetGenericArguments()[0] : null;
 
     /// <summary>One property as the check needs it; read off its type once.</summary>
-    private sealed record Checked(string Name, Func<object, object?> Get, FieldAttribute? Field, bool Required, bool Items);
+    private sealed record Checked(string Name, Func<object, object?> Get, FieldAttribute? Field, AskAttribute Ask, bool Required, bool Items);
 
+    private static readonly AskAttribute Unasked = new("");
     private static readonly ConcurrentDictionary<Type, Checked[]> Known = new();
 
     private static Checked[] Properties(Type type) => Known.GetOrAdd(type, t =>
         [.. t.GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.CanWrite && p.GetIndexParameters().Length == 0 && p.Name != nameof(DesignPart.Unknown)).Select(p =>
-            new Checked(JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.GetValue, p.GetCustomAttribute<FieldAttribute>(), Nullable.GetUnderlyingType(p.PropertyType) is null, ItemType(p.PropertyType) is not null))]);
+            new Checked(JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.GetValue, p.GetCustomAttribute<FieldAttribute>(), p.GetCustomAttribute<AskAttribute>() ?? Unasked, Nullable.GetUnderlyingType(p.PropertyType) is null, ItemType(p.PropertyType) is not null))]);
 
     private static void CheckInto(object part, string name, List<InputError> errors)
     {
@@ -90,6 +98,10 @@ public static class FieldCatalogue
                 errors.Add(InputError.Fault(at, "nothing", $"{at} is missing"));
             else if (value is Enum chosen && !Enum.IsDefined(chosen.GetType(), chosen))
                 errors.Add(InputError.Fault(at, chosen.ToString(), $"{at}: {chosen} is no choice"));
+            else if (value is string text && text.Length > property.Ask.Longest)
+                errors.Add(InputError.Fault(at, text[..40] + "…", $"{at} has {text.Length} characters; at most {property.Ask.Longest} are taken"));
+            else if (property.Items && ((ICollection)value!).Count > property.Ask.Most)
+                errors.Add(InputError.Fault(at, $"{((ICollection)value).Count} rows", $"{at} has {((ICollection)value).Count} rows; at most {property.Ask.Most} are taken"));
             else if (property.Items)
             {
                 var index = 0;

@@ -49,7 +49,7 @@ public static class CommissionStation
     public static CommissionAssessment Assess(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load)
     {
         var corrected = records.Select(r => r.Corrects).OfType<Guid>().ToHashSet();
-        var record = records.Where(r => !corrected.Contains(r.Id)).MaxBy(r => r.At);
+        var record = records.LastOrDefault(r => !corrected.Contains(r.Id)); // in the order written: a clock may be set back
         if (record is null)
             return new CommissionAssessment(new Verdict(StationState.Open, Phrase.Of($"No start-up is recorded yet."), Phrase.Of($"Start the unit, take the readings and write them down here; each is held against its prediction.")), [], Rows(new StartUpReadings(), unitResult.Unit, start, load), null, records.Count);
         var rows = Rows(record.Readings, unitResult.Unit, start, load);

@@ -128,6 +128,7 @@ public sealed class DayRun
         return new EnergyCase
         {
             Unit = _inputs.Unit,
+            Stop = _inputs.Stop,
             Bank = bank,
             StepS = StepS,
             OutdoorC = [.. _hours.Select((_, k) => At(k).AirC)],

@@ -17,6 +17,7 @@ public sealed class EnergySimulation
     private const double LongAgoS = 1e9;
     private const double FullSoc = 0.97;
     private const double LowDieselLoad = 0.30;
+    private const int StepsBetweenLooks = 1024;
 
     private readonly EnergyCase _case;
     private readonly IEnergyCabin? _cabin;
@@ -54,7 +55,11 @@ public sealed class EnergySimulation
         var run = new EnergySimulation(energyCase, cabin);
         var steps = 0;
         while (steps < energyCase.Steps && run._result.MinSoc >= energyCase.GiveUpSoc)
+        {
+            if (steps % StepsBetweenLooks == 0)
+                energyCase.Stop.ThrowIfCancellationRequested();
             run.Advance(steps++);
+        }
         return run.Finish(steps);
     }
 

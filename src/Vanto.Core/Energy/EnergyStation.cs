@@ -13,6 +13,9 @@ public sealed record EnergyInputs(SurveyDesign Survey, LoadDesign Load, UnitDesi
 {
     /// <summary>The rig on its design day where it is solved already.</summary>
     public RigDay? Day { get; init; }
+
+    /// <summary>Ends long runs when nobody waits for them any more.</summary>
+    public CancellationToken Stop { get; init; }
 }
 
 /// <summary>The Energy station: the design day and night in time.</summary>

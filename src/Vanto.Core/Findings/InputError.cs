@@ -53,6 +53,10 @@ public sealed record InputError(string Field, string Given, double? Min, double?
         return said with { Given = Plain(unit.FromInside(b.Given)), Min = Rounded(unit.FromInside(b.Min)), Max = Rounded(unit.FromInside(b.Max)), Unit = unit.Symbol };
     }
 
+    /// <summary>The same fault in a row of a file.</summary>
+    public InputError In(string row, string field) =>
+        this with { Field = $"{row}, {field}", Reason = $"{row}: {Reason}", Words = Words is null ? null : Phrase.Of($"{row}: {Words}") };
+
     /// <summary>Ten significant digits: what a conversion leaves beyond is noise.</summary>
     private static double Rounded(double value) => double.Parse(value.ToString("G" + Digits, CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
 

@@ -15,7 +15,7 @@ public sealed record HandoverDesign : DesignPart
     [Ask("Fitted by")] public string Firm { get; init; } = "";
     [Ask("Call")] public string Contact { get; init; } = "";
     [Ask("For")] public string Owner { get; init; } = "";
-    [Ask("Remarks")] public string Remarks { get; init; } = "";
+    [Ask("Remarks", Longest = 8000)] public string Remarks { get; init; } = "";
 }
 
 /// <summary>A line of label and value for the sheet.</summary>

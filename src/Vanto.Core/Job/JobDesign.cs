@@ -15,7 +15,7 @@ public sealed record JobDesign : DesignPart
     public const int CurrentVersion = 1;
 
     public int Version { get; init; } = CurrentVersion;
-    [Ask("Name of the rig")] public string Name { get; init; } = "New rig";
+    [Ask("Name of the rig", Longest = 80)] public string Name { get; init; } = "New rig";
     [Ask("Next date", Help = "year-month-day")] public string NextDate { get; init; } = "";
     [Ask("Units on this rig's papers")] public UnitSystem Units { get; init; } = UnitSystem.Metric;
     public SurveyDesign Survey { get; init; } = new();
@@ -24,7 +24,7 @@ public sealed record JobDesign : DesignPart
     public StartDesign Start { get; init; } = new();
     public EnergyDesign Energy { get; init; } = new();
     public HandoverDesign Handover { get; init; } = new();
-    [Ask("Options kept for comparison")] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
+    [Ask("Options kept for comparison", Most = 24)] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
     [Ask("Compared with", Help = "the option pinned as the baseline; empty takes the design as it stands")] public string Baseline { get; init; } = "";
 }
 

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
@@ -9,7 +10,7 @@ namespace Vanto.Core.Job;
 /// <summary>
 /// The job file: a design as JSON in camel case, SI, with a version. Unknown fields are kept; bad files are refused with the place named.
 /// </summary>
-public static class JobFile
+public static partial class JobFile
 {
     /// <summary>How designs are written and read everywhere.</summary>
     public static readonly JsonSerializerOptions Json = DesignJson.Options;
@@ -22,13 +23,19 @@ public static class JobFile
     /// <summary>Writes a design.</summary>
     public static string Write(JobDesign design, bool indented = false) => JsonSerializer.Serialize(design, indented ? Indented : Json);
 
+    /// <summary>Deepest nesting of a file; an answer, which is one level deeper, can still be written.</summary>
+    private const int Deepest = 60;
+
+    private static readonly JsonNodeOptions AnyCase = new() { PropertyNameCaseInsensitive = true };
+    private static readonly JsonDocumentOptions Strict = new() { MaxDepth = Deepest, AllowDuplicateProperties = false };
+
     /// <summary>Reads a design and checks all its values.</summary>
     /// <exception cref="InputException">Not JSON, another version, a wrong type or a value out of range; the place is named.</exception>
     public static JobDesign Read(string text)
     {
         try
         {
-            var node = JsonNode.Parse(text) as JsonObject ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
+            var node = JsonNode.Parse(text, AnyCase, Strict) as JsonObject ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
             if (node["version"] is JsonValue v && v.TryGetValue(out int version) && version != JobDesign.CurrentVersion)
                 throw new InputException("version", $"{version}", $"This file has version {version}; this Vanto reads version {JobDesign.CurrentVersion}.");
             if (node["survey"] is null)
@@ -39,7 +46,7 @@ public static class JobFile
         }
         catch (JsonException e)
         {
-            throw new InputException(Place(e), "", $"{Place(e)}: {Reason(e)}");
+            throw new InputException(Fault(e));
         }
         catch (Exception e) when (e is FormatException or InvalidOperationException or ArgumentException)
         {
@@ -47,13 +54,28 @@ public static class JobFile
         }
     }
 
-    private static string Place(JsonException e) => e.Path is { Length: > 2 } path ? path[2..] : e.LineNumber is { } line ? $"line {line + 1}, character {e.BytePositionInLine + 1}" : "file";
+    /// <summary>What is wrong with JSON, and where.</summary>
+    public static InputError Fault(JsonException e) => InputError.Fault(Place(e), "", $"{Place(e)}: {Reason(e)}");
+
+    private static string Place(JsonException e) => Missing(e) is { } missing ? missing
+        : e.Path is { Length: > 2 } path ? path[2..] : e.LineNumber is { } line ? $"line {line + 1}, character {e.BytePositionInLine + 1}" : "file";
 
     private static string Reason(JsonException e)
     {
+        if (Missing(e) is not null)
+            return "it is missing.";
         var text = e.Message;
         var cut = text.IndexOf(" Path:", StringComparison.Ordinal);
         text = cut > 0 ? text[..cut] : text;
-        return text.StartsWith("The JSON value could not be converted to", StringComparison.Ordinal) ? "the value is of the wrong kind." : text;
+        if (text.StartsWith("The JSON value could not be converted to", StringComparison.Ordinal))
+            return "the value is of the wrong kind.";
+        return text.StartsWith("The JSON property", StringComparison.Ordinal) && Quoted().Match(text) is { Success: true } name ? $"\"{name.Groups[1].Value}\" is not known here." : text;
     }
+
+    /// <summary>The first member that JSON should have and does not.</summary>
+    private static string? Missing(JsonException e) =>
+        e.Message.Contains("missing required properties", StringComparison.Ordinal) && Quoted().Match(e.Message, Math.Max(0, e.Message.IndexOf("including", StringComparison.Ordinal))) is { Success: true } name ? name.Groups[1].Value : null;
+
+    [GeneratedRegex("'([^']+)'")]
+    private static partial Regex Quoted();
 }

@@ -51,7 +51,7 @@ public static partial class JsonPath
     {
         var normal = "/" + string.Join('/', Parts(path));
         var pattern = Index().Replace(normal, "/*");
-        return pattern != "/version" && Known.Contains(pattern) ? normal : throw new InputException("path", path, $"\"{path}\" is no field of a design");
+        return pattern != "/version" && Known.Contains(pattern) ? normal : throw new InputException(path, "", $"\"{path}\" is no field of a design");
     }
 
     [GeneratedRegex(@"/\d+(?=/|$)")]

@@ -33,22 +33,23 @@ public static class OptionsTable
     /// <summary>The table: the design as it stands first.</summary>
     /// <param name="rig">The rig with its options.</param>
     /// <param name="weather">A year of weather, or null.</param>
+    /// <param name="stop">Ends the work when nobody waits for it any more.</param>
     /// <exception cref="InputException">Two options of one name.</exception>
-    public static OptionsView Of(JobDesign rig, WeatherYear? weather)
+    public static OptionsView Of(JobDesign rig, WeatherYear? weather, CancellationToken stop = default)
     {
         var twice = rig.Options.GroupBy(o => o.Name).FirstOrDefault(g => g.Count() > 1);
         if (twice is not null)
             throw new InputException("options", twice.Key, $"Two options are called \"{twice.Key}\"; give each its own name.");
         List<(string Name, JobDesign Design)> designs = [("", rig), .. rig.Options.Select(o => (o.Name, o.In(rig)))];
         var rows = new OptionRow[designs.Count];
-        Parallel.For(0, rows.Length, i => rows[i] = Row(designs[i].Name, designs[i].Design, weather));
+        Parallel.For(0, rows.Length, new ParallelOptions { CancellationToken = stop }, i => rows[i] = Row(designs[i].Name, designs[i].Design, weather, stop));
         return new OptionsView(rows, rig.Options.Any(o => o.Name == rig.Baseline) ? rig.Baseline : "");
     }
 
-    private static OptionRow Row(string name, JobDesign design, WeatherYear? weather)
+    private static OptionRow Row(string name, JobDesign design, WeatherYear? weather, CancellationToken stop)
     {
         var all = Assessor.Assess(design);
-        var year = weather is null || all.Unit is null ? null : EnergyYear.Of(new EnergyInputs(design.Survey, design.Load, design.Unit, all.Unit.Unit, design.Energy, design.Start.ReserveSoc), weather, "");
+        var year = weather is null || all.Energy is null ? null : EnergyYear.Of(new EnergyInputs(design.Survey, design.Load, design.Unit, all.Unit!.Unit, design.Energy, design.Start.ReserveSoc) { Stop = stop }, weather, "");
         var sources = design.Survey.Sources;
         return new OptionRow(
             name, design.Unit.Chosen, all.States.Values.Max(), all.Worst, all.Load?.PeakW, all.Unit?.CapacityW, all.Start?.Used, all.Start?.Outcome == Start.StartOutcome.Starts, all.Energy?.HeldHours,

@@ -30,14 +30,19 @@ public static class SeasonRun
     /// <param name="design">The rig.</param>
     /// <param name="weather">Its weather.</param>
     /// <param name="called">What the weather is called.</param>
-    public static SeasonResult Of(JobDesign design, WeatherYear weather, string called)
+    /// <param name="stop">Ends the work when nobody waits for it any more.</param>
+    public static SeasonResult Of(JobDesign design, WeatherYear weather, string called, CancellationToken stop = default)
     {
         if (design.Load.HeatC >= design.Load.SetpointC)
             throw new InputException("load.heatC", Phrase.Of($"{design.Load.HeatC:Temperature}"), Phrase.Of($"Heating to {design.Load.HeatC:Temperature} must stay below the set-point of {design.Load.SetpointC:Temperature}."));
         var space = SurveyedSpace.Build(design.Survey, design.Load.SetpointC, design.Load.HumidityPct);
         var drivers = SpaceDrivers.Build(space, weather.Steps(900), 900);
         var run = new YearRun(space, drivers, 900);
-        var (held, free) = (run.Run(design.Load.HeatC), run.Run(design.Load.HeatC, cool: false));
+        stop.ThrowIfCancellationRequested();
+        var held = run.Run(design.Load.HeatC);
+        stop.ThrowIfCancellationRequested();
+        var free = run.Run(design.Load.HeatC, cool: false);
+        stop.ThrowIfCancellationRequested();
         var peaks = design.Survey.Climate.Months.Count == 12 ? WorstDesignMonth.Peaks(space, [.. design.Survey.Climate.Months.Select(m => m.MaxC)]) : null;
         var months = Enumerable.Range(1, 12).Select(m =>
         {

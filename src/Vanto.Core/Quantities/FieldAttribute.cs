@@ -33,6 +33,12 @@ public sealed class AskAttribute(string label) : Attribute
     /// <summary>What the field asks.</summary>
     public string Label { get; } = label;
 
+    /// <summary>Most characters of a text.</summary>
+    public int Longest { get; init; } = 200;
+
+    /// <summary>Most rows of a list.</summary>
+    public int Most { get; init; } = 60;
+
     /// <summary>Name of the list of options where the value is a catalogue id.</summary>
     public string Options { get; init; } = "";
 

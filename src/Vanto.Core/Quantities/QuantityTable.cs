@@ -90,6 +90,7 @@ public static class QuantityTable
         yield return new(Seconds, "duration", Unit("s", 1, 1, "sec", "seconds"), Unit("s", 1, 1, "sec", "seconds"),
             Unit("ms", 0.001, 0), Unit("min", 60, 1, "minutes"), Unit("h", 3600, 2, "hour", "hours"));
         yield return new(Milliseconds, "duration", Unit("ms", 0.001, 0), Unit("ms", 0.001, 0), Unit("s", 1, 3));
+        yield return new(TimeMs, "time after the switch", Unit("ms", 1, 1), Unit("ms", 1, 1), Unit("s", 1000, 3, "sec", "seconds"));
         yield return new(Mass, "mass", Unit("kg", 1, 1, "kilogram"), Unit("lb", 0.45359237, 1, "lbs", "pounds"),
             Unit("g", 0.001, 0), Unit("oz", 0.45359237 / 16, 1));
 

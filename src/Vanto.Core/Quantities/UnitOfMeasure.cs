@@ -46,6 +46,9 @@ public sealed record Quantity(QuantityKind Kind, string Name, UnitOfMeasure Metr
     /// <summary>The unit shown in the given set.</summary>
     public UnitOfMeasure Shown(UnitSystem system) => system == UnitSystem.Metric ? Metric : Customary;
 
+    /// <summary>Symbol of the unit that values have inside; empty for shares and counts.</summary>
+    public string InsideSymbol => All.FirstOrDefault(u => u.Factor == 1 && u.Offset == 0)?.Symbol ?? "";
+
     /// <summary>All units accepted when typed, the two shown ones first.</summary>
     public IEnumerable<UnitOfMeasure> All => new[] { Metric, Customary }.Concat(Others).DistinctBy(u => u.Symbol);
 }

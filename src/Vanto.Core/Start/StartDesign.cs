@@ -9,7 +9,7 @@ public enum SourceChoice { [Called("inverter")] Inverter, [Called("generator")] 
 /// <summary>One reading of a measured start: milliseconds from switching on, amperes RMS.</summary>
 public sealed record MeasuredMoment : DesignPart
 {
-    [Field(QuantityKind.Milliseconds, 0, 10000, Label = "After")] public double AfterMs { get; init; }
+    [Field(QuantityKind.TimeMs, 0, 10000, Label = "After", Help = "milliseconds from switching on")] public double AfterMs { get; init; }
     [Field(QuantityKind.Current, 0, 1000, Label = "Current")] public double CurrentA { get; init; }
 }
 
@@ -26,6 +26,9 @@ public sealed record CompressorDesign : DesignPart
 /// <summary>What the Start station is told.</summary>
 public sealed record StartDesign : DesignPart
 {
+    /// <summary>Rows of a measured start.</summary>
+    public const int MostMeasured = 4000;
+
     [Ask("Starts on")] public SourceChoice On { get; init; } = SourceChoice.Inverter;
     [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
     [Field(QuantityKind.Fraction, 0.40, 0.80, Label = "Soft starter takes away", Help = "of the locked-rotor current; 60 to 75 % on the market")] public double Reduction { get; init; } = 0.65;
@@ -37,7 +40,7 @@ public sealed record StartDesign : DesignPart
     [Ask("Plugged straight onto the bank, without a pre-charge resistor", Help = "units that run on direct current")] public bool NoPrecharge { get; init; }
     [Field(QuantityKind.Current, 1, 400, Label = "Highest current measured", Help = "clamp meter with inrush function, on the source chosen, without a soft starter", Optional = true)] public double? MeasuredA { get; init; }
     [Ask("Other compressors on the same source")] public IReadOnlyList<CompressorDesign> Further { get; init; } = [];
-    [Ask("Measured start, from a logger")] public IReadOnlyList<MeasuredMoment> Measured { get; init; } = [];
+    [Ask("Measured start, from a logger", Most = MostMeasured)] public IReadOnlyList<MeasuredMoment> Measured { get; init; } = [];
 }
 
 /// <summary>One line of a comparison: what is tried and how it ends.</summary>

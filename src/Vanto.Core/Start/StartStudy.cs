@@ -28,8 +28,13 @@ public static class StartStudy
     private const double SoftReduction = 0.65;
 
     /// <summary>The study; empty for units without a locked rotor.</summary>
-    public static StartStudyResult Of(SurveyDesign survey, StartDesign design, AcUnit unit)
+    /// <param name="survey">The rig.</param>
+    /// <param name="design">How it is to start.</param>
+    /// <param name="plate">The unit by its plate.</param>
+    /// <param name="stop">Ends the work when nobody waits for it any more.</param>
+    public static StartStudyResult Of(SurveyDesign survey, StartDesign design, AcUnit plate, CancellationToken stop = default)
     {
+        var unit = StartStation.AsMeasured(survey, design, plate);
         if (!unit.SingleSpeed || design.On == SourceChoice.Sun)
             return new StartStudyResult([], [], [], null, null);
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
@@ -39,7 +44,7 @@ public static class StartStudy
         SourceClass[] kinds = [SourceClass.HighFrequencyInverter, SourceClass.TransformerInverter, SourceClass.InverterGenerator, SourceClass.ConventionalGenerator];
         var soft = StartVerdict.ReductionFits(start.Motor, SoftReduction) ? SoftReduction : 0.40;
         var smallest = new SmallestRow[kinds.Length];
-        Parallel.For(0, kinds.Length, k => smallest[k] = new SmallestRow(kinds[k],
+        Parallel.For(0, kinds.Length, new ParallelOptions { CancellationToken = stop }, k => smallest[k] = new SmallestRow(kinds[k],
             SmallestSource.Of(alone with { Remedy = StartRemedy.None }, kinds[k], derate)?.RatedW,
             SmallestSource.Of(alone with { Remedy = StartRemedy.SoftStarter, Reduction = soft }, kinds[k], derate)?.RatedW,
             SmallestSource.Of(alone with { Remedy = StartRemedy.HardStartKit }, kinds[k], derate)?.RatedW));

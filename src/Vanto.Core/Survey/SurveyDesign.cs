@@ -38,18 +38,18 @@ public sealed record SurveyDesign : DesignPart
     [Ask("Under the floor")] public Underside Underside { get; init; } = Underside.Air;
     [Field(QuantityKind.Temperature, -2, 40, Label = "Water temperature")] public double WaterC { get; init; } = 24;
     [Field(QuantityKind.Fraction, 0, 1, Label = "Sun let through by a cover over the roof", Help = "100 % without a cover; solid roof 10 %, shade cloth 20 to 50 %")] public double OverheadCover { get; init; } = 1;
-    [Ask("Windows")] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
+    [Ask("Windows", Most = 40)] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
     [Ask("The first space is called")] public string FirstSpaceName { get; init; } = "first space";
-    [Ask("Further spaces, from the front to the rear")] public IReadOnlyList<FurtherSpaceDesign> Further { get; init; } = [];
+    [Ask("Further spaces, from the front to the rear", Most = 12)] public IReadOnlyList<FurtherSpaceDesign> Further { get; init; } = [];
     [Ask("It is")] public Motion Motion { get; init; } = Motion.Parked;
     public AiringDesign Airing { get; init; } = new();
-    [Ask("Shade")] public IReadOnlyList<ShadeDesign> Shades { get; init; } = [];
-    [Ask("Other stands of the season")] public IReadOnlyList<StandDesign> Stands { get; init; } = [];
+    [Ask("Shade", Most = 30)] public IReadOnlyList<ShadeDesign> Shades { get; init; } = [];
+    [Ask("Other stands of the season", Most = 12)] public IReadOnlyList<StandDesign> Stands { get; init; } = [];
     public ClimateDesign Climate { get; init; } = new();
     public PeopleDesign People { get; init; } = new();
-    [Ask("Others, by the hour")] public IReadOnlyList<OccupantDesign> Occupants { get; init; } = [];
-    [Ask("Cooking and flames")] public IReadOnlyList<CookingDesign> Cooking { get; init; } = [];
-    [Ask("Devices")] public IReadOnlyList<DeviceDesign> Devices { get; init; } = [];
+    [Ask("Others, by the hour", Most = 40)] public IReadOnlyList<OccupantDesign> Occupants { get; init; } = [];
+    [Ask("Cooking and flames", Most = 20)] public IReadOnlyList<CookingDesign> Cooking { get; init; } = [];
+    [Ask("Devices", Most = 80)] public IReadOnlyList<DeviceDesign> Devices { get; init; } = [];
     public SourcesDesign Sources { get; init; } = new();
 }
 
@@ -124,7 +124,7 @@ public sealed record FurtherSpaceDesign : DesignPart
     public SkinDesign Roof { get; init; } = new();
     public SkinDesign Walls { get; init; } = new();
     public SkinDesign Floor { get; init; } = new() { Preset = "van-floor", InsulationM = 0.020, Insulation = "xps" };
-    [Ask("Windows")] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
+    [Ask("Windows", Most = 40)] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
 }
 
 /// <summary>Fans and doors.</summary>

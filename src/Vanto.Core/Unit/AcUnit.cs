@@ -17,9 +17,9 @@ public enum AcKind
 /// <summary>
 /// One air conditioner as its plate says. SI; <see cref="FrequencyHz"/> 0 means DC. Rating point: indoor 26.7/19.44 °C, outdoor 35 °C (AHRI 210/240 test A).
 /// </summary>
-public sealed record AcUnit
+public sealed record AcUnit : DesignPart
 {
-    [Ask("Name")] public string Id { get; init; } = "";
+    [Ask("Name", Longest = 60)] public string Id { get; init; } = "";
     [Ask("Kind")] public AcKind Kind { get; init; }
     [Field(QuantityKind.Voltage, 10, 500, Label = "Supply voltage")] public double SupplyVoltageV { get; init; } = 115;
     [Field(QuantityKind.Number, 0, 60, Label = "Frequency (0 for DC)")] public double FrequencyHz { get; init; } = 60;
@@ -64,6 +64,7 @@ public sealed record AcUnit
     public double MinShare => SingleSpeed ? 1 : MinCapacityW / RatedCapacityW;
 
     /// <summary>Heating capacity by outdoor temperature where no maker's curve is at hand: 51 % of rated at −15 °C, 74 % at −7 °C, defrost included; common practice.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public IReadOnlyList<(double OutdoorC, double Watts)> HeatingCurve => [(-15, 0.514 * HeatingW), (-7, 0.743 * HeatingW), (8.3, HeatingW), (20, 1.1 * HeatingW)];
 
     /// <summary>Highest share of the rated capacity.</summary>

@@ -15,7 +15,7 @@ public sealed record UnitDesign : DesignPart
     [Ask("School")] public SizingSchool School { get; init; } = SizingSchool.JustEnough;
     [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by", Help = "3 K on a hot roof, 5 K behind a closed grille")] public double InletRiseK { get; init; } = 3;
     [Field(QuantityKind.Fraction, 0.3, 1, Label = "Air flow through its filter", Help = "clean 100 %, dirty 85 %, clogged 60 %")] public double AirFlowShare { get; init; } = 1;
-    [Ask("Heads, one a zone")] public IReadOnlyList<HeadDesign> Heads { get; init; } = [];
+    [Ask("Heads, one a zone", Most = 9)] public IReadOnlyList<HeadDesign> Heads { get; init; } = [];
     [Ask("Own units")] public IReadOnlyList<AcUnit> Own { get; init; } = [];
 }
 

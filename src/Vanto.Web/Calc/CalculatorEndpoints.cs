@@ -10,17 +10,24 @@ namespace Vanto.Web.Calc;
 /// <summary>A calculation as the Bench shows it.</summary>
 public sealed record CalculatorView(string Name, string Title, string Purpose, string Station, IReadOnlyList<FieldInfo> Fields, IReadOnlyList<Source> Sources, JsonElement Defaults);
 
+/// <summary>What a calculation takes, for the document of the API: inputs in SI, or as typed with their units.</summary>
+public sealed record CalculationRequestOf<T>(T Inputs, IReadOnlyDictionary<string, string?>? Typed = null, Core.Quantities.UnitSystem Units = Core.Quantities.UnitSystem.Metric, bool DecimalComma = false);
+
 /// <summary>Every calculation without a job.</summary>
 public static class CalculatorEndpoints
 {
     private static readonly List<CalculatorView> Views = [.. CalculatorRegistry.All.Values.Select(View)];
 
-    /// <summary>Maps <c>GET /api/calc</c> and <c>POST /api/calc/{name}</c>.</summary>
+    /// <summary>Maps <c>GET /api/calc</c> and <c>POST /api/calc/{name}</c> for each calculation.</summary>
     public static void MapCalculators(this RouteGroupBuilder api)
     {
         var calc = api.MapGroup("/calc").WithTags("calc");
         calc.MapGet("/", () => Views);
-        calc.MapPost("/{name}", Run);
+        foreach (var view in Views)
+            calc.MapPost($"/{view.Name}", (CalculationRequest request, HttpContext http) => Run(view, request, http))
+                .Accepts(typeof(CalculationRequestOf<>).MakeGenericType(CalculatorRegistry.All[view.Name].InputType), "application/json")
+                .WithSummary(view.Title).WithDescription(view.Purpose);
+        calc.MapPost("/{name}", Unknown).ExcludeFromDescription();
     }
 
     private static CalculatorView View(CalculatorInfo info)
@@ -29,25 +36,27 @@ public static class CalculatorEndpoints
         return new CalculatorView(info.Name, info.Title, info.Purpose, info.Station, FieldCatalogue.Of(info.InputType, fresh, JobFile.Json), info.Sources, JsonSerializer.SerializeToElement(fresh, info.InputType, JobFile.Json));
     }
 
-    private static Results<Ok<CalculationResult>, NotFound> Run(string name, CalculationRequest request)
+    private static ProblemHttpResult Unknown(string name) => TypedResults.Problem(
+        $"There is no calculation \"{name}\"; there are {string.Join(", ", Views.Select(v => v.Name))}.", statusCode: StatusCodes.Status404NotFound, title: "No such calculation.");
+
+    private static Ok<CalculationResult> Run(CalculatorView view, CalculationRequest request, HttpContext http)
     {
-        if (!CalculatorRegistry.All.TryGetValue(name, out var info))
-            return TypedResults.NotFound();
-        var view = Views.First(v => v.Name == name);
-        var inputs = request.Inputs?.DeepClone() as JsonObject ?? [];
+        InputProblems.ReadsIn(http, request.Units);
+        var info = CalculatorRegistry.All[view.Name];
+        var inputs = (JsonObject)request.Inputs.DeepClone();
         var errors = new List<InputError>();
-        foreach (var unknown in inputs.Select(i => i.Key).Where(k => view.Fields.All(f => f.Path != "/" + k)))
-            errors.Add(InputError.Fault(unknown, "", $"{unknown} is no input of {name}"));
-        foreach (var (key, text) in request.Typed ?? new Dictionary<string, string>())
+        InputError NoInput(string key, string given) => InputError.Fault(key, given, $"{key} is no input of {view.Name}; its inputs are {string.Join(", ", view.Fields.Where(f => !f.Path[1..].Contains('/')).Select(f => f.Path[1..]))}.");
+        errors.AddRange(inputs.Select(i => i.Key).Where(k => view.Fields.All(f => f.Path != "/" + k)).Select(k => NoInput(k, "")));
+        foreach (var (key, text) in request.Typed ?? new Dictionary<string, string?>())
         {
             if (TypedFields.Find(view.Fields, "/" + key) is not { } field)
             {
-                errors.Add(InputError.Fault(key, text, $"{key} is no input of {name}"));
+                errors.Add(NoInput(key, text ?? ""));
                 continue;
             }
             try
             {
-                JsonPath.Set(inputs, "/" + key, TypedFields.Parse(field, key, text, request.Units, request.DecimalComma));
+                JsonPath.Set(inputs, "/" + key, TypedFields.Parse(field, key, text ?? "", request.Units, request.DecimalComma));
             }
             catch (InputException e)
             {
@@ -62,7 +71,7 @@ public static class CalculatorEndpoints
         }
         catch (JsonException e)
         {
-            throw new InputException(e.Path is { Length: > 2 } path ? path[2..] : "inputs", "", $"{e.Path}: the value is of the wrong kind.");
+            throw new InputException(JobFile.Fault(e));
         }
     }
 }

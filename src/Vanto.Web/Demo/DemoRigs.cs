@@ -11,6 +11,7 @@ using Vanto.Core.Start;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 using Vanto.Storage;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Demo;
 
@@ -46,23 +47,24 @@ public static class DemoRigs
         var clock = scope.ServiceProvider.GetRequiredService<TimeProvider>();
         if ((await log.All()).Count > 0)
             return;
-        foreach (var design in Designs)
+        // All or nothing: killed in between, the next start fills an empty store.
+        await log.AtOnce(async () =>
         {
-            var stored = await log.Create(new RevisionDraft(JobFile.Write(design), [], "", "demo", clock.GetUtcNow()));
-            await AttachWeather(log, clock, stored, design);
-            foreach (var (by, readings) in Records(design.Name))
-                await log.Add(new RecordRow { Id = Guid.CreateVersion7(), RigId = stored.Id, Order = await log.NextOrder(stored.Id), At = clock.GetUtcNow(), By = by, Kind = "start-up", Body = JsonSerializer.Serialize(readings, JobFile.Json) });
-        }
+            foreach (var design in Designs)
+                await Add(log, clock.GetUtcNow(), design);
+        });
     }
 
-    /// <summary>The made-up year of a demo place as the EPW file that it ships with.</summary>
-    private static async Task AttachWeather(RigLog log, TimeProvider clock, StoredRig stored, JobDesign design)
+    private static async Task Add(RigLog log, DateTimeOffset now, JobDesign design)
     {
+        var stored = await log.Create(new RevisionDraft(JobFile.Write(design), [], "", "demo", now));
+        // The made-up year of its place as the EPW file that it ships with.
         var text = EpwFile.Write(SeasonRun.Made(design.Survey), "synthetic weather made by Vanto from monthly figures; not measured");
-        var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = stored.Id, At = clock.GetUtcNow(), Name = $"{FileNames.Safe(design.Survey.Place.Name)}.epw", Content = Encoding.UTF8.GetBytes(text) };
-        await log.Attach(row);
-        var withFile = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(row.Id, row.Name) } } };
-        await log.Append(stored.Id, stored.Revision, new RevisionDraft(JobFile.Write(withFile), ["/survey/climate/weatherFile"], "", $"weather read from {row.Name}", clock.GetUtcNow()));
+        var file = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = stored.Id, At = now, Name = $"{FileNames.Safe(design.Survey.Place.Name)}.epw", Content = Encoding.UTF8.GetBytes(text) };
+        var withFile = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file.Id, file.Name) } } };
+        await log.Append(stored.Id, stored.Revision, new RevisionDraft(JobFile.Write(withFile), ["/survey/climate/weatherFile"], "", $"weather read from {file.Name}", now), file);
+        foreach (var (by, readings) in Records(design.Name))
+            await log.Add(new RecordRow { Id = Guid.CreateVersion7(), RigId = stored.Id, Order = await log.NextOrder(stored.Id), At = now, By = by, Kind = RecordReadings.Kind, Body = JsonSerializer.Serialize(readings, JobFile.Json) });
     }
 
     /// <summary>Start-up readings that go with a demo rig.</summary>

@@ -2,54 +2,83 @@ using System.Net.ServerSentEvents;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
 using System.Threading.Channels;
-using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Energy;
 
-/// <summary>The search for the smallest kit, as a stream of events: progress, then the result or a fault. Closing the stream stops the search.</summary>
+/// <summary>
+/// The search for the smallest kit, as a stream of events: where it waits in the queue, progress, then the result or a fault. Closing the stream
+/// stops the search.
+/// </summary>
 public static class SizingEndpoints
 {
+    private static readonly TimeSpan BetweenPlaces = TimeSpan.FromMilliseconds(500);
+
     /// <summary>Maps the search of a rig.</summary>
     public static void MapSizing(this RouteGroupBuilder api) =>
         api.MapGet("/rigs/{id:guid}/sizing", Search).WithTags("energy").Produces<SizingResult>(contentType: "text/event-stream").Produces(StatusCodes.Status404NotFound);
 
-    private static async Task<IResult> Search(Guid id, RigDesk desk, HttpContext http) => await desk.View(id) is { } view
-        ? TypedResults.ServerSentEvents(Events(view, http.RequestAborted))
+    private static async Task<IResult> Search(Guid id, RigDesk desk, LongRuns runs, HttpContext http) => await desk.View(id) is { } view
+        ? TypedResults.ServerSentEvents(Events(view, runs, http, http.RequestAborted))
         : TypedResults.NotFound();
 
-    private static async IAsyncEnumerable<SseItem<string>> Events(RigView view, [EnumeratorCancellation] CancellationToken stop)
+    private static async IAsyncEnumerable<SseItem<string>> Events(RigView view, LongRuns runs, HttpContext http, [EnumeratorCancellation] CancellationToken stop)
     {
         var channel = Channel.CreateUnbounded<SseItem<string>>();
-        var work = Task.Run(() => Work(view, channel.Writer, stop), stop);
+        void Say<T>(string name, T value) => channel.Writer.TryWrite(new SseItem<string>(JsonSerializer.Serialize(value, JobFile.Json), name));
+        var name = Guid.NewGuid().ToString();
+        var work = Worked();
+        var waits = Waits();
         await foreach (var item in channel.Reader.ReadAllAsync(stop))
             yield return item;
-        await work;
+        await Task.WhenAll(work, waits);
+
+        async Task Worked()
+        {
+            try
+            {
+                await runs.Run(http, token => Work(view, Say, token), name);
+            }
+            catch (Exception e) when (e is OperationCanceledException or BusyException)
+            {
+                if (e is BusyException)
+                    Say("fault", e.Message);
+            }
+            finally
+            {
+                channel.Writer.Complete();
+            }
+        }
+
+        async Task Waits()
+        {
+            while (!work.IsCompleted && runs.Place(name).Place is > 0 and var place)
+            {
+                Say("queued", place);
+                await Task.WhenAny(work, Task.Delay(BetweenPlaces));
+            }
+        }
     }
 
-    private static void Work(RigView view, ChannelWriter<SseItem<string>> writer, CancellationToken stop)
+    private static bool Work(RigView view, Action<string, object> say, CancellationToken stop)
     {
-        void Say<T>(string name, T value) => writer.TryWrite(new SseItem<string>(JsonSerializer.Serialize(value, JobFile.Json), name));
         try
         {
-            if (KitSearchOf.Rig(view.Design) is not { } search)
-                throw new InputException("unit", "", "The stations before Energy have a fault; mend it first.");
-            Say("result", search(new Told(p => Say("progress", p)), stop));
+            var search = KitSearchOf.Rig(view.Design) ?? throw new InputException("unit", "", "The stations before Energy have a fault; mend it first.");
+            say("result", search(new Told(p => say("progress", p)), stop));
         }
         catch (InputException e)
         {
-            Say("fault", e.Errors[0].Reason);
+            say("fault", e.Errors[0].InUnits(view.Design.Units).Reason);
         }
-        catch (OperationCanceledException)
+        catch (AggregateException e) when (e.Flatten().InnerExceptions.All(i => i is OperationCanceledException))
         {
-            // Nobody listens any more.
+            stop.ThrowIfCancellationRequested(); // the page has left
         }
-        finally
-        {
-            writer.Complete();
-        }
+        return true;
     }
 
     /// <summary>Progress told at once and in order, not through a thread pool.</summary>

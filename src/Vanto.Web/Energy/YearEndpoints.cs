@@ -3,6 +3,7 @@ using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Storage;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Energy;
 
@@ -17,23 +18,29 @@ public static class YearEndpoints
         api.MapGet("/rigs/{id:guid}/limited-power", Limited).WithTags("energy");
     }
 
-    private static async Task<Results<Ok<LimitedPowerView>, NotFound>> Limited(Guid id, RigDesk desk) =>
-        await desk.View(id) is { } view ? TypedResults.Ok(LimitedPowerStudy.Of(Inputs(view))) : TypedResults.NotFound();
+    private static async Task<Results<Ok<LimitedPowerView>, NotFound>> Limited(Guid id, RigDesk desk, LongRuns runs, HttpContext http) => await desk.View(id) is { } view
+        ? TypedResults.Ok(await runs.Run(http, stop => LimitedPowerStudy.Of(Inputs(view, stop))))
+        : TypedResults.NotFound();
 
-    private static EnergyInputs Inputs(RigView view) => view.Assessment.Unit is { } unit
-        ? new EnergyInputs(view.Design.Survey, view.Design.Load, view.Design.Unit, unit.Unit, view.Design.Energy, view.Design.Start.ReserveSoc)
-        : throw new InputException("unit", view.Design.Unit.Chosen, "The stations before Energy have a fault; mend it first.");
+    /// <summary>What Energy takes of a rig whose stations up to it stand.</summary>
+    /// <exception cref="InputException">One of them does not: what it says.</exception>
+    private static EnergyInputs Inputs(RigView view, CancellationToken stop)
+    {
+        if (view.Assessment is { Energy: not null, Unit: { } unit })
+            return new EnergyInputs(view.Design.Survey, view.Design.Load, view.Design.Unit, unit.Unit, view.Design.Energy, view.Design.Start.ReserveSoc) { Stop = stop };
+        var fault = view.Assessment.Faults[0];
+        throw fault.Errors.Count > 0 ? new InputException(fault.Errors) : new InputException(fault.Station, "", fault.Verdict.Headline.InUnits(view.Design.Units));
+    }
 
-    private static async Task<Results<Ok<EnergyYearResult>, NotFound>> Year(Guid id, RigDesk desk, RigLog log) => await Run(id, desk, log, EnergyYear.Of);
+    private static Task<Results<Ok<EnergyYearResult>, NotFound>> Year(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http) => Run(id, desk, log, runs, http, EnergyYear.Of);
 
-    private static async Task<Results<Ok<EnergyStretchResult>, NotFound>> Stretch(Guid id, RigDesk desk, RigLog log) => await Run(id, desk, log, EnergyStretch.Of);
+    private static Task<Results<Ok<EnergyStretchResult>, NotFound>> Stretch(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http) => Run(id, desk, log, runs, http, EnergyStretch.Of);
 
-    private static async Task<Results<Ok<T>, NotFound>> Run<T>(Guid id, RigDesk desk, RigLog log, Func<EnergyInputs, WeatherYear, string, T> run)
+    private static async Task<Results<Ok<T>, NotFound>> Run<T>(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http, Func<EnergyInputs, WeatherYear, string, T> run)
     {
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();
-        var inputs = Inputs(view);
         var (year, called) = await RigWeather.Of(view, log);
-        return TypedResults.Ok(run(inputs, year, called));
+        return TypedResults.Ok(await runs.Run(http, stop => run(Inputs(view, stop), year, called)));
     }
 }

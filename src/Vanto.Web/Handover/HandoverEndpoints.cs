@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Documents;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Handover;
 

@@ -1,11 +1,11 @@
 using System.Text;
-using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
-using Vanto.Core.Quantities;
 using Vanto.Storage;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Load;
 
@@ -22,29 +22,26 @@ public static class SeasonEndpoints
     {
         var rig = api.MapGroup("/rigs/{id:guid}").WithTags("load");
         rig.MapGet("/season", Season);
-        rig.MapPost("/weather", Attach);
+        rig.MapPost("/weather", Attach).WithMetadata(new RequestSizeLimitAttribute(Server.WeatherLimit));
         rig.MapGet("/weather.epw", Export);
     }
 
-    private static async Task<Results<Ok<SeasonResult>, NotFound>> Season(Guid id, RigDesk desk, RigLog log)
+    private static async Task<Results<Ok<SeasonResult>, NotFound>> Season(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http)
     {
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();
         var (year, called) = await RigWeather.Of(view, log);
-        return TypedResults.Ok(SeasonRun.Of(view.Design, year, called));
+        return TypedResults.Ok(await runs.Run(http, stop => SeasonRun.Of(view.Design, year, called, stop)));
     }
 
-    private static async Task<Results<Ok<WeatherFileView>, NotFound>> Attach(Guid id, HttpRequest request, RigDesk desk, RigLog log, TimeProvider clock, string name = "weather.epw")
+    private static async Task<Results<Ok<WeatherFileView>, NotFound>> Attach(Guid id, HttpRequest request, RigDesk desk, TimeProvider clock, string name = "weather.epw")
     {
-        using var reader = new StreamReader(request.Body, Encoding.UTF8);
-        var text = await reader.ReadToEndAsync();
+        var text = await RequestText.Read(request);
         var (year, findings) = EpwFile.Read(text);
-        if (await desk.View(id) is not { } view)
-            return TypedResults.NotFound();
-        var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = clock.GetUtcNow(), Name = name[..Math.Min(80, name.Length)], Content = Encoding.UTF8.GetBytes(text) };
-        await log.Attach(row);
-        await desk.Patch(id, new RigPatch(view.Revision, "weather", UnitSystem.Metric, false, [new FieldChange("/survey/climate/weatherFile", null, JsonValue.Create(RigWeather.Named(row.Id, row.Name)))], $"weather read from {row.Name}"));
-        return TypedResults.Ok(Describe(row, year, findings));
+        var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = clock.GetUtcNow(), Name = name[..Math.Min(RigDesk.LongestName, name.Length)], Content = Encoding.UTF8.GetBytes(text) };
+        var changed = await desk.Change(id, "weather", $"weather read from {row.Name}", "/survey/climate/weatherFile",
+            design => design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(row.Id, row.Name) } } }, row);
+        return changed is null ? TypedResults.NotFound() : TypedResults.Ok(Describe(row, year, findings));
     }
 
     private static WeatherFileView Describe(AttachmentRow row, WeatherYear year, IReadOnlyList<Finding> findings)

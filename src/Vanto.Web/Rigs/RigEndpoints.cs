@@ -1,5 +1,4 @@
 using System.Text;
-using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
@@ -16,73 +15,82 @@ public static class RigEndpoints
         var rigs = api.MapGroup("/rigs").WithTags("rigs");
         rigs.MapGet("/", async (RigDesk desk) => await desk.Yard());
         rigs.MapPost("/", Create);
-        rigs.MapPost("/import", Import);
-        rigs.MapGet("/{id:guid}", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RigDesk desk) => await desk.View(id) is { } view ? TypedResults.Ok(view) : TypedResults.NotFound());
+        rigs.MapPost("/import", Import).Accepts<JobDesign>("application/json");
+        rigs.MapGet("/{id:guid}", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RigDesk desk) => Found(await desk.View(id)));
         rigs.MapPatch("/{id:guid}", Patch).Produces<RigChanged>().Produces<ConflictView>(StatusCodes.Status409Conflict).Produces(StatusCodes.Status404NotFound);
-        rigs.MapDelete("/{id:guid}", async (Guid id, RigLog log) =>
+        rigs.MapDelete("/{id:guid}", async (Guid id, RigDesk desk) =>
         {
-            await log.Remove(id);
+            await desk.Remove(id);
             return TypedResults.NoContent();
         });
         rigs.MapGet("/{id:guid}/history", async (Guid id, RigLog log) => await log.History(id));
-        rigs.MapPost("/{id:guid}/restore", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RestoreRequest request, RigDesk desk) => await desk.Restore(id, request) is { } view ? TypedResults.Ok(view) : TypedResults.NotFound());
-        rigs.MapPost("/{id:guid}/records", async Task<Results<Ok<RigView>, NotFound>> (Guid id, NewRecord record, RigDesk desk) => await desk.Record(id, record) is { } view ? TypedResults.Ok(view) : TypedResults.NotFound());
+        rigs.MapPost("/{id:guid}/restore", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RestoreRequest request, RigDesk desk) => Found(await desk.Restore(id, request)));
+        rigs.MapPost("/{id:guid}/records", async Task<Results<Ok<RigView>, NotFound>> (Guid id, NewRecord record, RigDesk desk, HttpContext http) =>
+        {
+            InputProblems.ReadsIn(http, record.Units);
+            return Found(await desk.Record(id, record));
+        });
         rigs.MapGet("/{id:guid}/job-file", Export);
     }
 
     /// <summary>Maps <c>POST /api/assess</c>: a whole design in, all results out, nothing kept.</summary>
     public static void MapAssess(this RouteGroupBuilder api) =>
-        api.MapPost("/assess", async Task<Ok<JobAssessment>> (HttpRequest request) => TypedResults.Ok(Assessor.Assess(JobFile.Read(await Body(request)))))
+        api.MapPost("/assess", async Task<Ok<JobAssessment>> (HttpRequest request, AssessmentCache cache) => TypedResults.Ok(cache.WorkOut(Guid.Empty, JobFile.Read(await RequestText.Read(request)), []).Assessment))
             .Accepts<JobDesign>("application/json").WithTags("assess");
+
+    private static Results<Ok<RigView>, NotFound> Found(RigView? view) => view is null ? TypedResults.NotFound() : TypedResults.Ok(view);
 
     private static async Task<Results<Created<RigView>, NotFound>> Create(NewRig rig, RigDesk desk, RigLog log)
     {
-        if (rig.Name.Trim().Length is 0 or > 80)
-            throw new InputException("name", rig.Name, "A rig needs a name of 1 to 80 characters.");
-        var design = RigPresets.New(rig.Kind, rig.Name.Trim());
-        AttachmentRow? weather = null;
+        var name = rig.Name.Trim();
+        if (name.Length is 0 or > RigDesk.LongestName)
+            throw new InputException("name", rig.Name, $"A rig needs a name of 1 to {RigDesk.LongestName} characters.");
+        var design = RigPresets.New(rig.Kind, name);
+        var id = Guid.CreateVersion7();
+        AttachmentRow? file = null;
         if (rig.CopyOf is { } copied)
         {
             if (await log.Find(copied) is not { } original)
                 return TypedResults.NotFound();
-            design = JobFile.Read(original.Design) with { Name = rig.Name.Trim() };
-            weather = await RigWeather.File(copied, design, log);
+            design = JobFile.Read(original.Design) with { Name = name };
+            // A file of its own: the original may be removed with all it has.
+            file = await RigWeather.File(copied, design, log) is { } weather ? new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = weather.At, Name = weather.Name, Content = weather.Content } : null;
+            if (file is not null)
+                design = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file.Id, file.Name) } } };
         }
-        var file = Guid.CreateVersion7();
-        if (weather is not null)
-            design = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file, weather.Name) } } };
-        var stored = await desk.Create(design, rig.CopyOf is null ? "begun" : "begun as a copy");
-        // A file of its own: the original may be removed with all it has.
-        if (weather is not null)
-            await log.Attach(new AttachmentRow { Id = file, RigId = stored.Id, At = weather.At, Name = weather.Name, Content = weather.Content });
-        return TypedResults.Created($"/api/rigs/{stored.Id}", await desk.View(stored.Id));
+        return TypedResults.Created($"/api/rigs/{id}", await desk.Create(design, rig.CopyOf is null ? "begun" : "begun as a copy", id, file));
     }
 
     private static async Task<Created<RigView>> Import(HttpRequest request, RigDesk desk)
     {
-        var stored = await desk.Create(JobFile.Read(await Body(request)), "read from a job file");
-        return TypedResults.Created($"/api/rigs/{stored.Id}", await desk.View(stored.Id));
+        var view = await desk.Create(JobFile.Read(await RequestText.Read(request)), "read from a job file");
+        return TypedResults.Created($"/api/rigs/{view.Id}", view);
     }
 
-    private static async Task<IResult> Patch(Guid id, RigPatch patch, RigDesk desk)
+    private static async Task<IResult> Patch(Guid id, RigPatch patch, RigDesk desk, HttpContext http)
     {
+        InputProblems.ReadsIn(http, patch.Units);
         if (patch.Changes.Count == 0)
             throw new InputException("changes", "none", "A patch needs at least one change.");
         var (done, conflict) = await desk.Patch(id, patch);
         return done is not null ? done : conflict is not null ? TypedResults.Conflict(conflict) : TypedResults.NotFound();
     }
 
+    /// <summary>The job file; of a rig that cannot be read the text as it lies in the store.</summary>
     private static async Task<Results<FileContentHttpResult, NotFound>> Export(Guid id, RigLog log)
     {
         if (await log.Find(id) is not { } stored)
             return TypedResults.NotFound();
-        var design = JobFile.Read(stored.Design);
-        return TypedResults.File(Encoding.UTF8.GetBytes(JobFile.Write(design, indented: true)), "application/json", $"{FileNames.Safe(design.Name)}.vanto.json");
-    }
-
-    private static async Task<string> Body(HttpRequest request)
-    {
-        using var reader = new StreamReader(request.Body, Encoding.UTF8);
-        return await reader.ReadToEndAsync();
+        var (name, text) = ("rig-as-it-lies", stored.Design);
+        try
+        {
+            var design = JobFile.Read(stored.Design);
+            (name, text) = (FileNames.Safe(design.Name), JobFile.Write(design, indented: true));
+        }
+        catch (InputException)
+        {
+            // Cannot be read: saved as it lies.
+        }
+        return TypedResults.File(Encoding.UTF8.GetBytes(text), "application/json", $"{name}.vanto.json");
     }
 }

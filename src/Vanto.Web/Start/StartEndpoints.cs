@@ -1,10 +1,7 @@
-using System.Text;
-using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Vanto.Core.Job;
-using Vanto.Core.Quantities;
 using Vanto.Core.Start;
 using Vanto.Documents;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Start;
 
@@ -22,17 +19,15 @@ public static class StartEndpoints
     /// <summary>Reads a logger's CSV, two columns: seconds or milliseconds, amperes; the header names the unit of time.</summary>
     private static async Task<Results<Ok<RigView>, NotFound>> Measured(Guid id, HttpRequest request, RigDesk desk)
     {
-        using var reader = new StreamReader(request.Body, Encoding.UTF8);
-        var moments = MeasuredStartCsv.Read(await reader.ReadToEndAsync());
-        if (await desk.View(id) is not { } view)
-            return TypedResults.NotFound();
-        await desk.Patch(id, new RigPatch(view.Revision, "measured-start", UnitSystem.Metric, false, [new FieldChange("/start/measured", null, JsonSerializer.SerializeToNode(moments, JobFile.Json))], "measured start read in"));
-        return TypedResults.Ok((await desk.View(id))!);
+        var text = await RequestText.Read(request);
+        var moments = MeasuredStartCsv.Read(text);
+        var changed = await desk.Change(id, "measured-start", "measured start read in", "/start/measured", design => design with { Start = design.Start with { Measured = moments } });
+        return changed is null ? TypedResults.NotFound() : TypedResults.Ok(changed);
     }
 
-    private static async Task<Results<Ok<StartStudyResult>, NotFound>> Study(Guid id, RigDesk desk) =>
+    private static async Task<Results<Ok<StartStudyResult>, NotFound>> Study(Guid id, RigDesk desk, LongRuns runs, HttpContext http) =>
         await desk.View(id) is not { } view ? TypedResults.NotFound()
         : TypedResults.Ok(view.Assessment.Unit is { } unit && view.Assessment.Start is not null
-            ? StartStudy.Of(view.Design.Survey, view.Design.Start, unit.Unit)
+            ? await runs.Run(http, stop => StartStudy.Of(view.Design.Survey, view.Design.Start, unit.Unit, stop))
             : new StartStudyResult([], [], [], null, null));
 }

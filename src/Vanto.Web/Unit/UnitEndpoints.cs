@@ -1,10 +1,8 @@
 using System.Text;
-using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Vanto.Core.Job;
-using Vanto.Core.Quantities;
 using Vanto.Core.Unit;
 using Vanto.Documents;
+using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Unit;
 
@@ -20,13 +18,10 @@ public static class UnitEndpoints
             : TypedResults.NotFound());
         units.MapPost("/", async Task<Results<Ok<RigView>, NotFound>> (Guid id, HttpRequest request, RigDesk desk) =>
         {
-            using var reader = new StreamReader(request.Body, Encoding.UTF8);
-            var read = UnitCsv.Read(await reader.ReadToEndAsync());
-            if (await desk.View(id) is not { } view)
-                return TypedResults.NotFound();
-            var own = view.Design.Unit.Own.Where(o => read.All(r => r.Id != o.Id)).Concat(read).ToList();
-            await desk.Patch(id, new RigPatch(view.Revision, "units.csv", UnitSystem.Metric, false, [new FieldChange("/unit/own", null, JsonSerializer.SerializeToNode(own, JobFile.Json))], "units read from CSV"));
-            return TypedResults.Ok((await desk.View(id))!);
+            var read = UnitCsv.Read(await RequestText.Read(request));
+            var changed = await desk.Change(id, "units.csv", "units read from CSV", "/unit/own",
+                design => design with { Unit = design.Unit with { Own = [.. design.Unit.Own.Where(o => read.All(r => r.Id != o.Id)), .. read] } });
+            return changed is null ? TypedResults.NotFound() : TypedResults.Ok(changed);
         });
     }
 }

@@ -2,6 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Vanto.Core.Calculators;
+using Vanto.Core.Job;
 using static Vanto.Web.Tests.RunningServer;
 
 namespace Vanto.Web.Tests.Calc;
@@ -46,7 +47,7 @@ public class CalculatorTests(RunningServer server) : IClassFixture<RunningServer
     [Fact]
     public async Task Typed_inputs_are_read_with_their_units()
     {
-        var result = await Read(await Post("psychrometrics", new { typed = new { dryBulbC = "95 °F", relativeHumidityPct = "40" }, units = "metric" }));
+        var result = await Read(await Post("psychrometrics", new { inputs = new { }, typed = new { dryBulbC = "95 °F", relativeHumidityPct = "40" }, units = "metric" }));
         var wetBulb = result["figures"]!.AsArray().First(f => ((string)f!["label"]!).Contains("et bulb", StringComparison.Ordinal))!;
         wetBulb.Number("/value").ShouldBe(23.9345, 1e-3);
     }
@@ -54,7 +55,7 @@ public class CalculatorTests(RunningServer server) : IClassFixture<RunningServer
     [Fact]
     public async Task All_faults_are_told_at_once()
     {
-        var problem = await Read(await Post("psychrometrics", new { typed = new { dryBulbC = "hot", relativeHumidityPct = "wet", mood = "1" }, units = "metric" }), HttpStatusCode.BadRequest);
+        var problem = await Read(await Post("psychrometrics", new { inputs = new { }, typed = new { dryBulbC = "hot", relativeHumidityPct = "wet", mood = "1" }, units = "metric" }), HttpStatusCode.BadRequest);
         problem["errors"]!.AsArray().Count.ShouldBe(3);
     }
 
@@ -63,7 +64,7 @@ public class CalculatorTests(RunningServer server) : IClassFixture<RunningServer
     {
         (await Read(await Post("psychrometrics", new { inputs = new { moon = 1 } }), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("moon is no input");
         (await Read(await Post("psychrometrics", new { inputs = new { dryBulbC = "x" } }), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("dryBulbC");
-        (await Post("crystal-ball", new { })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Read(await Post("crystal-ball", new { }), HttpStatusCode.NotFound)).Text("/detail").ShouldContain("psychrometrics");
     }
 
     private async Task<JsonNode> Listed(string name) => (await Read(await server.Http.GetAsync("/api/calc"))).AsArray().Single(c => (string)c!["name"]! == name)!;

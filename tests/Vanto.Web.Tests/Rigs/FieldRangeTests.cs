@@ -2,6 +2,7 @@ using System.Net;
 using System.Text.Json.Nodes;
 using Vanto.Core.Calculators;
 using Vanto.Core.Job;
+using Vanto.Core.Quantities;
 using static Vanto.Web.Tests.RunningServer;
 
 namespace Vanto.Web.Tests.Rigs;
@@ -46,8 +47,11 @@ public class FieldRangeTests(RunningServer server) : IClassFixture<RunningServer
             var refused = await Read(await server.Patch(rig.Id(), revision, [Set(at, bad)]), HttpStatusCode.BadRequest);
             var error = refused["errors"]![0]!;
             error.Text("/field").ShouldBe(at);
-            error.Number("/min").ShouldBe(field.Min.Value);
-            error.Number("/max").ShouldBe(field.Max.Value);
+            var shown = QuantityTable.Of(field.Quantity!.Value).Metric;
+            error.Text("/unit").ShouldBe(shown.Symbol);
+            error.Number("/min").ShouldBe(shown.FromInside(field.Min.Value), 1e-6, "wholly in the reader's units");
+            error.Number("/max").ShouldBe(shown.FromInside(field.Max.Value), 1e-6 * Math.Abs(field.Max.Value));
+            double.Parse(error.Text("/given"), System.Globalization.CultureInfo.InvariantCulture).ShouldBe(shown.FromInside(bad), 1e-6 * Math.Abs(bad));
             refused.Text("/detail").ShouldContain(field.Label);
         }
         var before = await server.View(rig.Id());

@@ -39,7 +39,7 @@ public class JobFileTests(RunningServer server) : IClassFixture<RunningServer>
     [InlineData("{\"version\":1}", "survey is missing")]
     [InlineData("{\"version\":1,\"survey\":{\"space\":{\"lengthM\":\"five\"}}}", "survey.space.lengthM")]
     [InlineData("{\"version\":1,\"survey\":{\"kind\":\"submarine\"}}", "survey.kind")]
-    [InlineData("{\"version\":1,\"survey\":{\"space\":{\"lengthM\":4000}}}", "survey.space.lengthM must be 0.8 to 40 m; got 4000")]
+    [InlineData("{\"version\":1,\"survey\":{\"space\":{\"lengthM\":4000}}}", "survey.space.lengthM must be 0.8 m to 40 m; got 4000 m")]
     [InlineData("{\"version\":1,\"survey\":{\"windows\":[{\"widthM\":0}]}}", "survey.windows[0].widthM")]
     [InlineData("{\"version\":1,\"survey\":{\"people\":null}}", "survey.people")]
     public async Task A_bad_file_is_refused_with_the_place_named(string file, string place)
@@ -58,7 +58,7 @@ public class JobFileTests(RunningServer server) : IClassFixture<RunningServer>
         var answer = await Read(await server.Http.PostAsync("/api/assess", new StringContent(design.ToJsonString(), Encoding.UTF8, "application/json")));
         answer.Number("/load/peakW").ShouldBeGreaterThan(rig.Number("/assessment/load/peakW"));
         (await Read(await server.Http.GetAsync("/api/rigs"))).AsArray().Count.ShouldBe(before);
-        (await Read(await server.Http.PostAsJsonAsync("/api/assess", new { survey = new { headingDeg = 400 } }), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("survey.headingDeg must be 0 to 360");
+        (await Read(await server.Http.PostAsJsonAsync("/api/assess", new { survey = new { headingDeg = 400 } }), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("survey.headingDeg must be 0° to 360°; got 400°");
     }
 
     private Task<HttpResponseMessage> Import(string file) => server.Http.PostAsync("/api/rigs/import", new StringContent(file, Encoding.UTF8, "application/json"));

@@ -29,7 +29,7 @@ public class UnitCsvTests(RunningServer server) : IClassFixture<RunningServer>
     [InlineData("id,colour\nX,red\n", "no column \"colour\"")]
     [InlineData(Header + "A,rooftopSingleSpeed,115,60,3000,1100,0,0,8.5,\"44,5\",\n", "row 2, lraA: \"44,5\"")]
     [InlineData(Header + "A,submarine,115,60,3000,1100,0,0,8.5,44,\n", "row 2, kind: \"submarine\"")]
-    [InlineData(Header + "A,rooftopSingleSpeed,115,60,30,1100,0,0,8.5,44,\n", "row 2: ratedCapacityW must be 500 to 20000 W; got 30")]
+    [InlineData(Header + "A,rooftopSingleSpeed,115,60,30,1100,0,0,8.5,44,\n", "row 2: ratedCapacityW must be 500 W to 20000 W; got 30 W")]
     [InlineData(Header + "A,rooftopSingleSpeed,115,60,3000,1100,0,0,8.5,10,\n", "row 2: A: LRA must be at least 2.5 × RLA")]
     [InlineData(Header + "RT-09-115,rooftopSingleSpeed,115,60,3000,1100,0,0,8.5,44,\n", "a name that the catalogue does not use")]
     [InlineData(Header + "A,rooftopSingleSpeed,115,60,3000,1100,0,0,8.5,44,\nA,rooftopSingleSpeed,115,60,3000,1100,0,0,8.5,44,\n", "stands in 2 rows")]

@@ -1,0 +1,233 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Vanto.Core.Calculators;
+using Vanto.Core.Commission;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Storage;
+
+namespace Vanto.Web.Rigs;
+
+/// <summary>
+/// Changes of rigs, one after another: a change is read, worked out and written as it will be answered before it is stored; what cannot be
+/// answered is refused and not kept. Finds conflicts between tabs.
+/// </summary>
+public sealed class RigDesk(AssessmentCache cache, RigTurns turns, RigLog log, TimeProvider clock)
+{
+    private const string EverythingChanged = "/";
+    private static readonly TimeSpan YardPatience = TimeSpan.FromMilliseconds(60);
+
+    /// <summary>The rig with its results, or null.</summary>
+    /// <exception cref="RigUnreadableException">It is in the store but cannot be read.</exception>
+    public async Task<RigView?> View(Guid id)
+    {
+        if (await log.Find(id) is not { } stored)
+            return null;
+        var (design, records) = await Read(stored);
+        return new RigView(id, stored.Revision, stored.At, design, cache.Of(id, stored.Revision, design, records).Assessment, records);
+    }
+
+    /// <summary>
+    /// All rigs for the yard. Those not yet worked out since the server started are assessed until a moment has passed; the rest are marked
+    /// pending, and the next call goes on with them. One that cannot be read is listed as such and keeps no other from its place.
+    /// </summary>
+    public async Task<IReadOnlyList<YardRig>> Yard()
+    {
+        var rigs = new List<YardRig>();
+        var counts = await log.RecordCounts();
+        var began = clock.GetTimestamp();
+        var all = await log.All();
+        var designs = new (JobDesign? Design, string Fault)[all.Count];
+        Parallel.For(0, designs.Length, i => designs[i] = Tried(all[i].Design));
+        foreach (var (stored, (design, fault)) in all.Zip(designs))
+            rigs.Add(design is null ? YardRig.Unreadable(stored, fault) : await InYard(stored, design, counts.GetValueOrDefault(stored.Id), began));
+        return rigs;
+    }
+
+    private async Task<YardRig> InYard(StoredRig stored, JobDesign design, int records, long began)
+    {
+        var key = new AssessmentKey(stored.Id, stored.Revision, records);
+        if (cache.Line(key) is { } known)
+            return YardRig.Of(stored, design, known);
+        if (clock.GetElapsedTime(began) >= YardPatience)
+            return YardRig.Of(stored, design, null);
+        try
+        {
+            var assessment = cache.Of(stored.Id, stored.Revision, design, await Records(stored.Id)).Assessment;
+            return YardRig.Of(stored, design, YardLine.Of(design, assessment));
+        }
+        catch (RigUnreadableException e)
+        {
+            return YardRig.Unreadable(stored, e.Message);
+        }
+    }
+
+    private static (JobDesign? Design, string Fault) Tried(string text)
+    {
+        try
+        {
+            return (JobFile.Read(text), "");
+        }
+        catch (InputException e)
+        {
+            return (null, e.Errors[0].Reason);
+        }
+    }
+
+    /// <summary>Begins a rig; nothing is kept of a design that cannot be answered.</summary>
+    /// <param name="design">Its design.</param>
+    /// <param name="label">What its history calls the step.</param>
+    /// <param name="id">Its name in the store.</param>
+    /// <param name="file">A file that the design names.</param>
+    public async Task<RigView> Create(JobDesign design, string label, Guid? id = null, AttachmentRow? file = null)
+    {
+        var rig = id ?? Guid.CreateVersion7();
+        var kept = cache.WorkOut(rig, design, []);
+        var stored = await log.Create(new RevisionDraft(JobFile.Write(design), [], "", label, clock.GetUtcNow()), rig, file);
+        cache.Keep(new AssessmentKey(rig, stored.Revision, 0), design, kept);
+        return new RigView(rig, stored.Revision, stored.At, design, kept.Assessment, []);
+    }
+
+    /// <summary>Applies a patch; where another tab changed the same fields since, a conflict and nothing else.</summary>
+    public Task<(WrittenChange? Done, ConflictView? Conflict)> Patch(Guid id, RigPatch patch) => turns.Take(id, async () =>
+    {
+        if (await log.Find(id) is not { } stored)
+            return ((WrittenChange?)null, (ConflictView?)null);
+        var (before, records) = await Read(stored);
+        var root = JsonNode.Parse(stored.Design)!;
+        var values = patch.Changes.Select((c, i) => Change(c, i, patch)).ToList();
+        var merged = stored.Revision != patch.BaseRevision;
+        if (merged && await Conflict(id, patch, values, root, stored, before) is { } conflict)
+            return (null, conflict);
+        foreach (var (path, value) in values)
+            JsonPath.Set(root, path, value);
+        var design = JobFile.Read(root.ToJsonString());
+        var now = cache.WorkOut(id, design, records);
+        var draft = new RevisionDraft(JobFile.Write(design), [.. values.Select(v => v.Path)], patch.Client, patch.Label ?? "", clock.GetUtcNow());
+        var number = await log.Append(id, stored.Revision, draft);
+        cache.Keep(new AssessmentKey(id, number, records.Count), design, now);
+        var old = cache.Of(id, stored.Revision, before, records);
+        var changed = Assessor.Stations.Where(s => merged || !old.Station(s).SequenceEqual(now.Station(s))).ToList();
+        return (new WrittenChange(new RigChanged(number, draft.At, design, merged, changed, now.Assessment), now), null);
+    });
+
+    /// <summary>Changes the newest design as it is found, whoever changed it last: for files read in, which replace whole lists.</summary>
+    /// <param name="id">The rig.</param>
+    /// <param name="client">Who changes.</param>
+    /// <param name="label">What its history calls the step.</param>
+    /// <param name="path">What is changed, for other tabs.</param>
+    /// <param name="change">Makes the new design of the newest one.</param>
+    /// <param name="file">A file that the new design names.</param>
+    public Task<RigView?> Change(Guid id, string client, string label, string path, Func<JobDesign, JobDesign> change, AttachmentRow? file = null) => turns.Take(id, async () =>
+    {
+        if (await log.Find(id) is not { } stored)
+            return null;
+        var (before, records) = await Read(stored);
+        var text = JobFile.Write(change(before));
+        return await Next(id, stored, text, records, new RevisionDraft(text, [JsonPath.Field(path)], client, label, clock.GetUtcNow()), file);
+    });
+
+    /// <summary>Returns to an earlier revision by a new one.</summary>
+    /// <exception cref="InputException">That revision is not in the history, or cannot be read.</exception>
+    public Task<RigView?> Restore(Guid id, RestoreRequest request) => turns.Take(id, async () =>
+    {
+        if (await log.Find(id) is not { } newest)
+            return null;
+        if (await log.Find(id, request.Revision) is not { } old)
+            throw new InputException("revision", $"{request.Revision}", $"Revision {request.Revision} is not in this rig's history.");
+        return await Next(id, newest, old.Design, await Records(id), new RevisionDraft(old.Design, [EverythingChanged], request.Client, $"returned to revision {old.Revision}", clock.GetUtcNow()), null);
+    });
+
+    private async Task<RigView> Next(Guid id, StoredRig newest, string text, IReadOnlyList<CommissionRecord> records, RevisionDraft draft, AttachmentRow? file)
+    {
+        var design = JobFile.Read(text);
+        var kept = cache.WorkOut(id, design, records);
+        var number = await log.Append(id, newest.Revision, draft, file);
+        cache.Keep(new AssessmentKey(id, number, records.Count), design, kept);
+        return new RigView(id, number, draft.At, design, kept.Assessment, records);
+    }
+
+    /// <summary>Adds readings to the log; of a correction, those not typed again stay as the record it corrects has them.</summary>
+    public Task<RigView?> Record(Guid id, NewRecord typed) => turns.Take(id, async () =>
+    {
+        if (typed.By.Trim().Length is 0 or > LongestName)
+            throw new InputException("by", typed.By, "Who took the readings? Write a name of 1 to 80 characters.");
+        if (await log.Find(id) is not { } stored)
+            return null;
+        var (design, records) = await Read(stored);
+        var corrected = typed.Corrects is { } corrects
+            ? records.FirstOrDefault(r => r.Id == corrects) ?? throw new InputException("corrects", corrects.ToString(), "The record to correct is not in this rig's log.")
+            : null;
+        var record = new CommissionRecord(Guid.CreateVersion7(), clock.GetUtcNow(), typed.By.Trim(), RecordReadings.Of(typed, corrected?.Readings), typed.Corrects);
+        IReadOnlyList<CommissionRecord> all = [.. records, record];
+        var kept = cache.WorkOut(id, design, all);
+        await log.Add(new RecordRow
+        {
+            Id = record.Id,
+            RigId = id,
+            Order = await log.NextOrder(id),
+            At = record.At,
+            By = record.By,
+            Kind = RecordReadings.Kind,
+            Body = JsonSerializer.Serialize(record.Readings, JobFile.Json),
+            Corrects = record.Corrects,
+        });
+        cache.Keep(new AssessmentKey(id, stored.Revision, all.Count), design, kept);
+        return new RigView(id, stored.Revision, stored.At, design, kept.Assessment, all);
+    });
+
+    /// <summary>Removes a rig with all it has.</summary>
+    public async Task Remove(Guid id)
+    {
+        await log.Remove(id);
+        cache.Forget(id);
+    }
+
+    /// <summary>Longest name of a rig or a person.</summary>
+    public const int LongestName = 80;
+
+    private async Task<(JobDesign Design, IReadOnlyList<CommissionRecord> Records)> Read(StoredRig stored)
+    {
+        var (design, fault) = Tried(stored.Design);
+        return (design ?? throw new RigUnreadableException(fault), await Records(stored.Id));
+    }
+
+    private async Task<IReadOnlyList<CommissionRecord>> Records(Guid id)
+    {
+        try
+        {
+            return [.. (await log.Records(id)).Select(r => new CommissionRecord(r.Id, r.At, r.By, JsonSerializer.Deserialize<StartUpReadings>(r.Body, JobFile.Json)!, r.Corrects))];
+        }
+        catch (JsonException e)
+        {
+            throw new RigUnreadableException($"a record of its log is damaged ({e.Message})");
+        }
+    }
+
+    private static (string Path, JsonNode? Value) Change(FieldChange? change, int index, RigPatch patch)
+    {
+        if (change is null)
+            throw new InputException($"changes[{index}]", "nothing", $"changes[{index}] is missing");
+        var path = JsonPath.Field(change.Path);
+        var field = TypedFields.Find(JobFile.Fields, path);
+        if (change.Text is { } text)
+            return (path, field is null ? throw new InputException(path, text, $"\"{path}\" is no field that can be typed into") : TypedFields.Parse(field, path, text, patch.Units, patch.DecimalComma));
+        if (field?.Quantity is not null && change.Value is JsonValue value && value.TryGetValue(out double number))
+            TypedFields.Check(field, path, number);
+        return (path, change.Value);
+    }
+
+    /// <summary>Fields of a patch that another tab gave another value since; a base that is not yet written comes from before a restore, so all may have changed.</summary>
+    private async Task<ConflictView?> Conflict(Guid id, RigPatch patch, List<(string Path, JsonNode? Value)> values, JsonNode root, StoredRig stored, JobDesign design)
+    {
+        var others = patch.BaseRevision > stored.Revision ? [EverythingChanged] : await log.PathsSince(id, patch.BaseRevision);
+        var fields = values.Where(v => others.Any(o => o == EverythingChanged || JsonPath.Overlap(v.Path, o)))
+            .Where(v => !JsonNode.DeepEquals(v.Value, JsonPath.Get(root, v.Path)))
+            .Select(v => new ConflictField(v.Path, TypedFields.Find(JobFile.Fields, v.Path)?.Label ?? v.Path, v.Value, JsonPath.Get(root, v.Path)?.DeepClone()))
+            .ToList();
+        return fields.Count == 0 ? null : new ConflictView(stored.Revision, fields, design);
+    }
+}
+
+/// <summary>A rig is in the store but cannot be read: damaged, or of a shape that this Vanto does not know.</summary>
+public sealed class RigUnreadableException(string reason) : Exception(reason);

@@ -1,0 +1,55 @@
+using System.Text.Json;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+using Vanto.Storage;
+
+namespace Vanto.Web.Rigs;
+
+/// <summary>What the yard says of a rig that has been worked out.</summary>
+/// <param name="Stage">The last station that stands.</param>
+/// <param name="Split">True where its unit has an outdoor part of its own.</param>
+/// <param name="States">State of each station.</param>
+/// <param name="Worst">Its worst finding.</param>
+public sealed record YardLine(string Stage, bool Split, IReadOnlyDictionary<string, StationState> States, Finding? Worst)
+{
+    /// <summary>Of a rig's results.</summary>
+    public static YardLine Of(JobDesign design, JobAssessment assessment) => new(
+        Assessor.Stations.LastOrDefault(s => assessment.States[s] is StationState.Passed or StationState.Caution) ?? "survey",
+        assessment.Unit?.Unit.Kind is AcKind.MiniSplitInverter or AcKind.DcNativeSplit or AcKind.PvAssistedSplit or AcKind.RailingPortable,
+        assessment.States, assessment.Worst);
+}
+
+/// <summary>A rig in the yard; while it is pending its stage, states and worst finding are not worked out yet.</summary>
+/// <param name="Survey">What it is drawn from; none where the rig cannot be read.</param>
+/// <param name="Fault">Why it cannot be read; empty where it can. It can be saved as it lies, and removed.</param>
+public sealed record YardRig(
+    Guid Id, string Name, int Revision, DateTimeOffset SavedAt, string NextDate, string Stage, SurveyDesign? Survey, bool Split,
+    IReadOnlyDictionary<string, StationState> States, Finding? Worst, bool Pending, string Fault)
+{
+    private static readonly Dictionary<string, StationState> NoStates = [];
+
+    /// <summary>A rig that can be read; without a line it is pending.</summary>
+    public static YardRig Of(StoredRig stored, JobDesign design, YardLine? line) => new(
+        stored.Id, design.Name, stored.Revision, stored.At, design.NextDate, line?.Stage ?? "", design.Survey, line?.Split ?? false, line?.States ?? NoStates, line?.Worst, line is null, "");
+
+    /// <summary>A rig that cannot.</summary>
+    public static YardRig Unreadable(StoredRig stored, string fault) => new(stored.Id, NameIn(stored), stored.Revision, stored.At, "", "", null, false, NoStates, null, false, fault);
+
+    /// <summary>The name that its text gives it, where that much can be read.</summary>
+    private static string NameIn(StoredRig stored)
+    {
+        try
+        {
+            using var text = JsonDocument.Parse(stored.Design);
+            if (text.RootElement.ValueKind == JsonValueKind.Object && text.RootElement.TryGetProperty("name", out var name) && name.GetString() is { Length: > 0 } called)
+                return called;
+        }
+        catch (Exception e) when (e is JsonException or InvalidOperationException)
+        {
+            // Not even its name can be read.
+        }
+        return $"rig of {stored.At:yyyy-MM-dd HH:mm}";
+    }
+}
