@@ -7,16 +7,11 @@ using Vanto.Core.Quantities;
 
 namespace Vanto.Documents;
 
-/// <summary>The owner's one-page sheet as PDF (A4).</summary>
+/// <summary>The owner's sheet as PDF (A4): one page where it fits, as many as it takes where it does not; nothing is left out.</summary>
 public static class HandoverPdf
 {
-    private const float Width = 595;
-    private const float Height = 842;
-    private const float Margin = 42;
-    private static readonly SKColor Ink = SKColor.Parse("#1d2b2a");
-    private static readonly SKColor Soft = SKColor.Parse("#5d6a66");
-    private static readonly SKColor Rule = SKColor.Parse("#c9c1b0");
-    private static readonly SKColor Stop = SKColor.Parse("#a31f2b");
+    private const float RightColumn = 306;
+    private const float Body = 9.5f;
 
     /// <summary>Draws the sheet.</summary>
     /// <param name="design">The rig.</param>
@@ -29,158 +24,112 @@ public static class HandoverPdf
         using var stream = new MemoryStream();
         using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = $"{design.Name}: owner's sheet", Creator = "Vanto" }))
         {
-            using var canvas = document.BeginPage(Width, Height);
-            new Page(canvas, units).Draw(design, sheet, date);
-            document.EndPage();
+            using var pages = new SheetPages(document, $"{design.Name}, owner's sheet of {date:yyyy-MM-dd}, made with Vanto from the survey and the readings of this job.");
+            Draw(pages, design, sheet, units, date);
+            pages.Finish();
             document.Close();
         }
         return stream.ToArray();
     }
 
-    private sealed class Page(SKCanvas canvas, UnitSystem units)
+    private static void Draw(SheetPages pages, JobDesign design, HandoverAssessment sheet, UnitSystem units, DateOnly date)
     {
-        private static readonly SKTypeface Regular = Load("400");
-        private static readonly SKTypeface Bold = Load("700");
-        private float _y = Margin;
+        const float draftWidth = 86;
+        if (sheet.Draft)
+            pages.Mark("DRAFT", 22, SheetPages.Stop);
+        pages.Wrapped(design.Name, 22, SheetPages.Left, SheetPages.Across - (sheet.Draft ? draftWidth : 0), bold: true);
+        string[] head = [$"Owner's sheet · {date:yyyy-MM-dd}", design.Handover.Firm.Length > 0 ? "fitted by " + design.Handover.Firm : "", design.Handover.Contact, design.Handover.Owner.Length > 0 ? "for " + design.Handover.Owner : ""];
+        pages.Wrapped(string.Join(" · ", head.Where(h => h.Length > 0)), 10, SheetPages.Left, SheetPages.Across, SheetPages.Soft);
+        if (MissingLetters(pages, design, sheet) is { Length: > 0 } missing)
+            pages.Wrapped($"This sheet has no letters for {missing}; a box stands in their place. The job file has them all.", Body, SheetPages.Left, SheetPages.Across, SheetPages.Stop);
+        pages.Rule(SheetPages.Ink, 1.5f);
+        pages.SideBySide(
+            () => Lines(pages, "The rig", sheet.Rig, units, SheetPages.Left, 250),
+            () => Lines(pages, "What was fitted", sheet.Fitted, units, RightColumn, 247));
+        pages.Rule(SheetPages.Faint, 0.8f);
+        Together(pages, sheet.Together, units);
+        Hours(pages, sheet, units);
+        pages.Heading("When power runs short, in this order", SheetPages.Left);
+        pages.Wrapped(string.Join(", then ", sheet.WhenShort) + $". Never: {LimitedPower.NeverShed}.", Body, SheetPages.Left, SheetPages.Across);
+        Proof(pages, sheet.Proof, units);
+        pages.Heading("Cautions", SheetPages.Left);
+        foreach (var caution in sheet.Cautions)
+            pages.Wrapped("– " + caution, Body, SheetPages.Left, SheetPages.Across);
+        if (design.Handover.Remarks.Length == 0)
+            return;
+        pages.Heading("Remarks", SheetPages.Left);
+        pages.Wrapped(design.Handover.Remarks, Body, SheetPages.Left, SheetPages.Across);
+    }
 
-        public void Draw(JobDesign design, HandoverAssessment sheet, DateOnly date)
+    /// <summary>Letters in what the person typed that no font here has.</summary>
+    private static string MissingLetters(SheetPages pages, JobDesign design, HandoverAssessment sheet)
+    {
+        IEnumerable<string> typed = [design.Name, design.Handover.Firm, design.Handover.Contact, design.Handover.Owner, design.Handover.Remarks, .. sheet.WhenShort, .. sheet.Together?.Together.SelectMany(s => s) ?? [], .. sheet.Together?.Never.SelectMany(s => s) ?? [], .. sheet.Together?.Small ?? [], .. sheet.Rig.Select(l => l.Value.ToString())];
+        var missing = typed.SelectMany(pages.Missing).Distinct().ToList();
+        return missing.Count == 0 ? "" : string.Join(", ", missing.Take(8).Select(r => $"U+{r:X4}")) + (missing.Count > 8 ? $" and {missing.Count - 8} more" : "");
+    }
+
+    private static void Lines(SheetPages pages, string heading, IEnumerable<SheetLine> lines, UnitSystem units, float x, float width)
+    {
+        const float label = 92;
+        pages.Heading(heading, x);
+        foreach (var line in lines)
         {
-            Text(design.Name, 22, Bold, Ink, Margin, _y + 18);
-            Text($"Owner's sheet · {date:yyyy-MM-dd}{(design.Handover.Firm.Length > 0 ? " · fitted by " + design.Handover.Firm : "")}{(design.Handover.Contact.Length > 0 ? " · " + design.Handover.Contact : "")}", 10, Regular, Soft, Margin, _y + 34);
-            if (sheet.Draft)
-                Text("DRAFT", 22, Bold, Stop, Width - Margin - 74, _y + 18);
-            _y += 46;
-            Line(Ink, 1.5f);
-            var top = _y;
-            Heading("The rig", Margin);
-            Pairs(sheet.Rig, Margin, 250);
-            var left = _y;
-            _y = top;
-            Heading("What was fitted", 306);
-            Pairs(sheet.Fitted, 306, 247);
-            _y = Math.Max(left, _y) + 4;
-            Line(Rule, 0.8f);
-            Together(sheet.Together);
-            Hours(sheet);
-            Heading("When power runs short, in this order", Margin);
-            Wrapped(string.Join(", then ", sheet.WhenShort) + $". Never: {LimitedPower.NeverShed}.", 9.5f, Margin, Width - 2 * Margin);
-            Proof(sheet.Proof);
-            Heading("Cautions", Margin);
-            foreach (var caution in sheet.Cautions)
-                Wrapped("– " + caution, 9.5f, Margin, Width - 2 * Margin);
-            if (design.Handover.Remarks.Length > 0)
+            pages.Beside(line.Label, Body, x, SheetPages.Soft);
+            pages.Wrapped(line.Value.InUnits(units), Body, x + label, width - label);
+        }
+    }
+
+    private static void Together(SheetPages pages, TogetherOnSource? together, UnitSystem units)
+    {
+        pages.Heading("What may run together", SheetPages.Left);
+        if (together is null)
+        {
+            pages.Wrapped("The unit runs straight on the battery: nothing else shares an inverter with it.", Body, SheetPages.Left, SheetPages.Across);
+            return;
+        }
+        pages.Wrapped(together.Rating.InUnits(units), Body, SheetPages.Left, SheetPages.Across, SheetPages.Soft);
+        if (together.Together.Count == 0)
+            pages.Wrapped("The air conditioner must not be started on this source.", Body, SheetPages.Left, SheetPages.Across, SheetPages.Stop);
+        foreach (var set in together.Together)
+            pages.Wrapped("Together: " + string.Join(", ", set), Body, SheetPages.Left, SheetPages.Across);
+        if (together.TogetherLeft > 0)
+            pages.Wrapped($"and {together.TogetherLeft} more sets that are allowed.", Body, SheetPages.Left, SheetPages.Across);
+        foreach (var set in together.Never)
+            pages.Wrapped("Not together: " + string.Join(" with ", set), Body, SheetPages.Left, SheetPages.Across);
+        if (together.NeverLeft > 0)
+            pages.Wrapped($"and {together.NeverLeft} more sets that are not allowed: what is not written under Together is run one at a time.", Body, SheetPages.Left, SheetPages.Across, SheetPages.Stop);
+        if (together.Small.Count > 0)
+            pages.Wrapped($"The {together.Small.Count} small ones: {string.Join(", ", together.Small)}.", Body, SheetPages.Left, SheetPages.Across, SheetPages.Soft);
+    }
+
+    private static void Hours(SheetPages pages, HandoverAssessment sheet, UnitSystem units)
+    {
+        const float column = 128;
+        if (sheet.Hours.Count == 0)
+            return;
+        pages.Heading("How long on a full battery, at night", SheetPages.Left);
+        pages.Row(36, y =>
+        {
+            foreach (var (row, i) in sheet.Hours.Select((r, i) => (r, i)))
             {
-                Heading("Remarks", Margin);
-                Wrapped(design.Handover.Remarks, 9.5f, Margin, Width - 2 * Margin);
+                var x = SheetPages.Left + i * column;
+                pages.At(Display.Text(row.SetpointC, QuantityKind.Temperature, units), 10, x, y + 10, SheetPages.Soft);
+                pages.At(row.PrintedHours > 24 ? "more than 24 h" : FormattableString.Invariant($"{row.PrintedHours:0.##} h"), 13, x, y + 26, SheetPages.Ink, bold: true);
             }
-            Text($"Made with Vanto from the survey and the readings of this job. Revision of {date:yyyy-MM-dd}.", 8, Regular, Soft, Margin, Height - 26);
-        }
+        });
+    }
 
-        private void Together(TogetherOnSource? together)
-        {
-            Heading("What may run together", Margin);
-            if (together is null)
+    private static void Proof(SheetPages pages, IReadOnlyList<VerdictRow> rows, UnitSystem units)
+    {
+        pages.Heading("Measured against predicted", SheetPages.Left);
+        foreach (var row in rows)
+            pages.Row(14, y =>
             {
-                Wrapped("The unit runs straight on the battery: nothing else shares an inverter with it.", 9.5f, Margin, Width - 2 * Margin);
-                return;
-            }
-            Wrapped(together.Rating.InUnits(units), 9.5f, Margin, Width - 2 * Margin, Soft);
-            if (together.Together.Count == 0)
-                Wrapped("The air conditioner must not be started on this source.", 9.5f, Margin, Width - 2 * Margin, Stop);
-            foreach (var set in together.Together.Take(4))
-                Wrapped("Together: " + string.Join(", ", set), 9.5f, Margin, Width - 2 * Margin);
-            foreach (var set in together.Never.Take(5))
-                Wrapped("Not together: " + string.Join(" with ", set), 9.5f, Margin, Width - 2 * Margin);
-        }
-
-        private void Hours(HandoverAssessment sheet)
-        {
-            if (sheet.Hours.Count == 0)
-                return;
-            Heading("How long on a full battery, at night", Margin);
-            var x = Margin;
-            foreach (var row in sheet.Hours)
-            {
-                Text(Display.Text(row.SetpointC, QuantityKind.Temperature, units), 10, Regular, Soft, x, _y + 10);
-                Text(row.PrintedHours > 24 ? "more than 24 h" : FormattableString.Invariant($"{row.PrintedHours:0.##} h"), 13, Bold, Ink, x, _y + 26);
-                x += 128;
-            }
-            _y += 36;
-        }
-
-        private void Proof(IReadOnlyList<VerdictRow> rows)
-        {
-            Heading("Measured against predicted", Margin);
-            foreach (var row in rows)
-            {
-                Text(row.Label, 9.5f, Regular, Ink, Margin, _y + 10);
-                Text(row.Measured is { } m ? Display.Text(m.Value, m.Quantity, units) : "not taken", 9.5f, Bold, Ink, 210, _y + 10);
-                Text(row.Expected is { } e ? "expected " + Display.Text(e.Value, e.Quantity, units) : "", 9.5f, Regular, Soft, 320, _y + 10);
-                Text(Calls.Name(row.Verdict), 9.5f, Bold, row.Verdict is BandVerdict.Stop ? Stop : Ink, 470, _y + 10);
-                _y += 14;
-            }
-            _y += 4;
-        }
-
-        private void Heading(string text, float x)
-        {
-            _y += 8;
-            Text(text, 11.5f, Bold, Ink, x, _y + 11);
-            _y += 17;
-        }
-
-        private void Pairs(IEnumerable<SheetLine> lines, float x, float width)
-        {
-            foreach (var line in lines)
-            {
-                Text(line.Label, 9.5f, Regular, Soft, x, _y + 10);
-                Wrapped(line.Value.InUnits(units), 9.5f, x + 92, width - 92);
-            }
-        }
-
-        private void Wrapped(string text, float size, float x, float width, SKColor? colour = null)
-        {
-            using var font = new SKFont(Regular, size);
-            var line = "";
-            foreach (var word in text.Split(' '))
-            {
-                var longer = line.Length == 0 ? word : line + " " + word;
-                if (font.MeasureText(longer) > width && line.Length > 0)
-                {
-                    Emit(line);
-                    line = word;
-                }
-                else
-                {
-                    line = longer;
-                }
-            }
-            Emit(line);
-
-            void Emit(string part)
-            {
-                Text(part, size, Regular, colour ?? Ink, x, _y + size);
-                _y += size * 1.38f;
-            }
-        }
-
-        private void Line(SKColor colour, float weight)
-        {
-            using var paint = new SKPaint { Color = colour, StrokeWidth = weight, IsStroke = true };
-            canvas.DrawLine(Margin, _y, Width - Margin, _y, paint);
-        }
-
-        private void Text(string text, float size, SKTypeface face, SKColor colour, float x, float y)
-        {
-            using var font = new SKFont(face, size);
-            using var paint = new SKPaint { Color = colour, IsAntialias = true };
-            canvas.DrawText(text, x, y, font, paint);
-        }
-
-        private static SKTypeface Load(string weight)
-        {
-            using var stream = typeof(HandoverPdf).Assembly.GetManifestResourceStream($"Vanto.Documents.Fonts.AtkinsonHyperlegibleNext-{weight}.ttf")!;
-            return SKTypeface.FromStream(stream);
-        }
+                pages.At(row.Label, Body, SheetPages.Left, y + 10, SheetPages.Ink);
+                pages.At(row.Measured is { } m ? m.InUnits(units) : "not taken", Body, 210, y + 10, SheetPages.Ink, bold: true);
+                pages.At(row.Expected is { } e ? "expected " + e.InUnits(units) : "", Body, 320, y + 10, SheetPages.Soft);
+                pages.At(Calls.Name(row.Verdict), Body, 470, y + 10, row.Verdict is BandVerdict.Stop ? SheetPages.Stop : SheetPages.Ink, bold: true);
+            });
     }
 }

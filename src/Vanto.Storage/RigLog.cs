@@ -83,10 +83,10 @@ public sealed class RigLog(VantoStore store)
     /// <summary>Within a burst; a clock set back begins a new one, or it would swallow lines however old.</summary>
     private static bool InBurst(DateTimeOffset last, DateTimeOffset now) => now >= last && now - last < Burst;
 
-    /// <summary>Paths changed after a revision.</summary>
-    public async Task<IReadOnlyList<string>> PathsSince(Guid id, int number)
+    /// <summary>Paths changed after a revision by others than a tab: an edit of its own whose answer was lost stands in nobody's way.</summary>
+    public async Task<IReadOnlyList<string>> PathsSince(Guid id, int number, string client)
     {
-        var lines = await store.Revisions.AsNoTracking().Where(r => r.RigId == id && r.Number > number).Select(r => r.Paths).ToListAsync();
+        var lines = await store.Revisions.AsNoTracking().Where(r => r.RigId == id && r.Number > number && (r.Client != client || client == "")).Select(r => r.Paths).ToListAsync();
         return [.. lines.SelectMany(l => l.Split('\n', StringSplitOptions.RemoveEmptyEntries)).Distinct()];
     }
 

@@ -137,6 +137,7 @@ public static class StoreFile
         var beside = path + ".new";
         try
         {
+            Directory.CreateDirectory(Path.GetDirectoryName(path)!);
             Discard(beside);
             Migrate(beside);
             ToOneFile(beside);

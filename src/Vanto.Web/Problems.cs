@@ -43,6 +43,7 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
             BusyException busy => new ProblemDetails { Title = "Too much at once.", Status = 503, Detail = busy.Message },
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new ProblemDetails { Title = "That is too large.", Status = 413, Detail = $"The limit is {Server.LimitOf(context) >> 20} MB." },
             BadHttpRequestException bad => Unread(bad),
+            IOException { InnerException: OverflowException } => new ProblemDetails { Title = "The request cannot be read.", Status = 400, Detail = "The length that its body states is no length." },
             DbUpdateException { InnerException: SqliteException sqlite } => OfStore(sqlite),
             SqliteException sqlite => OfStore(sqlite),
             _ => Own(cause),
@@ -70,6 +71,8 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
     {
         if (bad.InnerException is JsonException json)
             return Of([JobFile.Fault(json)]);
+        if (bad.Message.Contains("no body was provided", StringComparison.Ordinal))
+            return new ProblemDetails { Title = "A body in JSON is needed.", Status = bad.StatusCode, Detail = "This address takes its request as a JSON object in the body." };
         return bad.StatusCode == StatusCodes.Status415UnsupportedMediaType
             ? new ProblemDetails { Title = "This is taken as application/json only.", Status = bad.StatusCode, Detail = "Send the header content-type: application/json." }
             : new ProblemDetails { Title = "The request cannot be read.", Status = bad.StatusCode, Detail = Named().Replace(bad.Message, "\"$1\"") };

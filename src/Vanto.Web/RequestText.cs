@@ -10,13 +10,6 @@ public static class RequestText
     public static async Task<string> Read(HttpRequest request)
     {
         using var reader = new StreamReader(request.Body, Encoding.UTF8);
-        try
-        {
-            return await reader.ReadToEndAsync(request.HttpContext.RequestAborted);
-        }
-        catch (Exception e) when (e is OverflowException or InvalidDataException)
-        {
-            throw new BadHttpRequestException("The body is broken.", e);
-        }
+        return await reader.ReadToEndAsync(request.HttpContext.RequestAborted);
     }
 }

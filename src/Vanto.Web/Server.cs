@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Net;
 using System.Net.Sockets;
 using Microsoft.AspNetCore.Http.Metadata;
-using Microsoft.Extensions.FileProviders;
 using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
@@ -138,7 +137,7 @@ public static class Server
         app.UseStatusCodePages();
         if (Directory.Exists(app.Environment.WebRootPath))
         {
-            app.UseDefaultFiles();
+            app.Use(PageAddresses);
             app.UseStaticFiles(new StaticFileOptions
             {
                 OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable",
@@ -158,8 +157,15 @@ public static class Server
         api.MapEnergyYear();
         api.MapOptions();
         app.MapOpenApi("/api/openapi/{documentName}.json");
-        if (app.Environment.WebRootPath is { } root && File.Exists(Path.Combine(root, "index.html")))
-            app.MapFallbackToFile("{*page:nonfile:regex(^(?!api(/|$)))}", "index.html", new StaticFileOptions { FileProvider = new PhysicalFileProvider(root) });
+    }
+
+    /// <summary>Addresses that the page itself understands, such as a rig's, are answered with the page.</summary>
+    private static Task PageAddresses(HttpContext context, RequestDelegate next)
+    {
+        var path = context.Request.Path;
+        if ((HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method)) && !path.StartsWithSegments("/api") && !Path.HasExtension(path))
+            context.Request.Path = "/index.html";
+        return next(context);
     }
 
     /// <summary>The largest body that the address of a request takes.</summary>

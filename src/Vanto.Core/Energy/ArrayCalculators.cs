@@ -42,6 +42,9 @@ public sealed record RoofInput : DesignPart
     [Field(SmallLength, 0, 40, Label = "A hatch from the front")] public double HatchFromFrontM { get; init; } = 1.45;
     [Field(SmallLength, 0, 10, Label = "from the left")] public double HatchFromLeftM { get; init; } = 0.48;
     [Field(SmallLength, 0, 5, Label = "its side", Help = "0 leaves it out")] public double HatchSideM { get; init; } = 0.7;
+    [Field(SmallLength, 0, 1, Label = "Kept free round it")] public double ClearanceM { get; init; } = 0.05;
+    [Field(SmallLength, 0, 3, Label = "it stands up by")] public double HatchHeightM { get; init; }
+    [Field(Degrees, 0, 80, Label = "No shadow from a sun as high as", Help = "0 leaves shadows out")] public double ShadowElevationDeg { get; init; }
 }
 
 /// <summary>Inputs of <see cref="ArrayCalculators.Plane"/>.</summary>
@@ -111,8 +114,8 @@ public static class ArrayCalculators
     public static CalculationResult Roof(RoofInput i)
     {
         static int Mm(double metres) => (int)Math.Round(metres * 1000);
-        List<RoofObstacle> hatch = i.HatchSideM > 0 ? [new(new(Mm(i.HatchFromFrontM), Mm(i.HatchFromLeftM), Mm(i.HatchSideM), Mm(i.HatchSideM)))] : [];
-        var plan = RoofPacking.Pack(new Roof(Mm(i.LengthM), Mm(i.WidthM), Mm(i.MarginM), Mm(i.ModuleLengthM), Mm(i.ModuleWidthM), Mm(i.GapM), hatch));
+        List<RoofObstacle> hatch = i.HatchSideM > 0 ? [new(new(Mm(i.HatchFromFrontM), Mm(i.HatchFromLeftM), Mm(i.HatchSideM), Mm(i.HatchSideM)), Mm(i.ClearanceM), Mm(i.HatchHeightM))] : [];
+        var plan = RoofPacking.Pack(new Roof(Mm(i.LengthM), Mm(i.WidthM), Mm(i.MarginM), Mm(i.ModuleLengthM), Mm(i.ModuleWidthM), Mm(i.GapM), hatch, i.ShadowElevationDeg));
         return new ResultBuilder()
             .Step("N", "Modules", "most in straight rows, back from the far edge by 1 mm", $"{i.LengthM} × {i.WidthM} m", plan.Count, Count, Sources.Geometry)
             .Words("rows", "Laid in", plan.InRows ? "rows along the roof" : "columns across the roof")

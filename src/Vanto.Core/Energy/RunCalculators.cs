@@ -17,6 +17,20 @@ public sealed record BatteryStepInput : DesignPart
     [Field(ElectricPower, -50000, 50000, Label = "Power, positive charging")] public double PowerW { get; init; } = -1500;
     [Field(Seconds, 1, 900, Label = "For")] public double SecondsLong { get; init; } = 300;
     [Field(Fraction, 0, 0.9, Label = "Never below")] public double Floor { get; init; } = 0.05;
+    [Field(Temperature, -20, 60, Label = "Bank temperature")] public double TemperatureC { get; init; } = 25;
+    [Field(Fraction, 0.5, 1, Label = "Capacity left by age", Help = "resistance rises with it")] public double CapacityLeft { get; init; } = 1;
+    [Field(Resistance, 0, 1, Label = "Links and boards", Help = "empty takes what is typical of the chemistry", Optional = true)] public double? ExtraOhm { get; init; }
+}
+
+/// <summary>A load of a lumped rig by the hour.</summary>
+public sealed record HourlyLoadInput : DesignPart
+{
+    [Ask("Called")] public string Name { get; init; } = "kettle";
+    [Field(ElectricPower, 0, 20000, Label = "Draws")] public double PowerW { get; init; } = 300;
+    [Field(HourOfDay, 0, 24, Label = "from")] public double From { get; init; } = 8;
+    [Field(HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 17;
+    [Ask("Behind the inverter", Help = "else straight on the battery")] public bool BehindInverter { get; init; } = true;
+    [Ask("It heats the space")] public bool Inside { get; init; }
 }
 
 /// <summary>Inputs of <see cref="RunCalculators.Day"/> and <see cref="RunCalculators.Kit"/>: a rig as one conductance and one capacity.</summary>
@@ -41,18 +55,35 @@ public sealed record LumpedDayInput : DesignPart
     [Field(Count, 0, 30, Label = "Modules, at most in a search")] public int Modules { get; init; } = 6;
     [Field(Fraction, 0, 0.8, Label = "Reserve")] public double Reserve { get; init; } = 0.2;
     [Field(Count, 1, 14, Label = "Days")] public int Days { get; init; } = 1;
+    [Field(Count, 0, 60, Label = "People inside", Help = "75 W of warmth each; beside what the loss and the sun bring")] public int People { get; init; }
+    [Field(HourOfDay, 0, 24, Label = "they are there from")] public double PeopleFrom { get; init; }
+    [Field(HourOfDay, 0, 24, Label = "to", Help = "equal hours mean all day")] public double PeopleTo { get; init; }
+    [Ask("Loads by the hour", Most = 40)] public IReadOnlyList<HourlyLoadInput> Loads { get; init; } = [];
+    [Field(Fraction, 0.05, 1, Label = "Charge at the start")] public double StartSoc { get; init; } = 1;
+    [Field(ElectricPower, 0, 30000, Label = "Shore gives", Help = "0 where there is none")] public double ShoreW { get; init; }
+    [Field(HourOfDay, 0, 24, Label = "Shore is there from")] public double ShoreFrom { get; init; }
+    [Field(HourOfDay, 0, 24, Label = "to", Help = "equal hours mean all day")] public double ShoreTo { get; init; }
+    [Field(ElectricPower, 0, 10000, Label = "Charger on shore")] public double ChargerW { get; init; }
+    [Ask("The inverter helps shore out")] public bool Assist { get; init; }
+    [Field(Fraction, 0, 0.9, Label = "The unit stops at a charge of")] public double AirOffSoc { get; init; } = 0.10;
+    [Field(Fraction, 0.01, 0.95, Label = "and comes back at")] public double AirOnSoc { get; init; } = 0.20;
+    [Field(Fraction, 0, 0.8, Label = "All is cut off at")] public double CutSoc { get; init; } = 0.05;
+    [Field(Fraction, 0.01, 0.95, Label = "and comes back at")] public double ReconnectSoc { get; init; } = 0.15;
+    [Field(TemperatureDifference, 0.2, 4, Label = "Thermostat of a single-speed unit, from on to off")] public double HysteresisK { get; init; } = 1;
+    [Field(TemperatureDifference, 0.1, 3, Label = "Held within")] public double ToleranceK { get; init; } = 0.5;
+    [Field(Count, 1, 5, Label = "Minutes a step", Help = "1 or 5; at 1 a single-speed unit is followed as its thermostat switches it")] public int StepMinutes { get; init; } = 5;
 }
 
 /// <summary>Runs in time on a lumped rig, for the Bench and the API.</summary>
 public static class RunCalculators
 {
-    private const int StepS = 300;
+    private const double PersonW = 75;
 
     /// <summary>One step of a bank.</summary>
     [Calculator("battery-step", "One step of a battery", "What a load takes out of a bank, losses told apart", SourceIds = [nameof(Sources.Battery), nameof(Sources.Peukert)])]
     public static CalculationResult Step(BatteryStepInput i)
     {
-        var bank = new BatteryBank(i.Chemistry, i.Cells, i.AmpHours);
+        var bank = new BatteryBank(i.Chemistry, i.Cells, i.AmpHours, i.TemperatureC, i.CapacityLeft, 1 + 2.5 * (1 - i.CapacityLeft), i.ExtraOhm);
         var (mostIn, mostOut) = (bank.MaxCharge(i.Soc, i.SecondsLong).PowerW, bank.MaxDischarge(i.Soc, i.SecondsLong, i.Floor).PowerW);
         if (i.PowerW > mostIn || -i.PowerW > mostOut)
             throw new InputException(InputError.Range("powerW", "powerW, at this charge,", ElectricPower, i.PowerW, -mostOut, mostIn));
@@ -74,7 +105,7 @@ public static class RunCalculators
         var (energyCase, cabin) = Rig(i);
         var r = EnergySimulation.Run(energyCase, cabin);
         return new ResultBuilder()
-            .Step("E_u", "The unit takes", "Σ P·Δt", $"{energyCase.Steps} steps of {StepS} s", r.Ledger.AirconWh, QuantityKind.Energy, Sources.EnergyBalance)
+            .Step("E_u", "The unit takes", "Σ P·Δt", $"{energyCase.Steps} steps of {energyCase.StepS} s", r.Ledger.AirconWh, QuantityKind.Energy, Sources.EnergyBalance)
             .Step("E_s", "The sun gives", "Σ N·P·G/1000·…·Δt", $"{i.Modules} × {i.ModuleW} W", r.Ledger.PvAvailableWh, QuantityKind.Energy, Sources.Modules)
             .Number("E_c", "of it without a taker", r.Ledger.CurtailedWh, QuantityKind.Energy)
             .Step("s_min", "Lowest charge", "smallest of the run", $"{i.Batteries} × {i.BatteryAh} Ah", r.MinSoc, Fraction, Sources.EnergyBalance)
@@ -103,23 +134,37 @@ public static class RunCalculators
     private static (EnergyCase Case, IEnergyCabin Cabin) Rig(LumpedDayInput i)
     {
         var unit = UnitCatalogue.Find(i.Unit) ?? throw new InputException(InputError.NoChoice("unit", i.Unit, UnitCatalogue.All.Select(u => u.Id)));
-        var hours = Enumerable.Range(0, i.Days * 86400 / StepS).Select(k => (18 + (k + 0.5) * StepS / 3600) % 24).ToArray();
+        if (i.StepMinutes is not (1 or 5))
+            throw new InputException("stepMinutes", $"{i.StepMinutes}", "stepMinutes must be 1 or 5");
+        if (i.WetBulbC > i.NightC)
+            throw new InputException("wetBulbC", Phrase.Of($"{i.WetBulbC:Temperature}"), Phrase.Of($"wetBulbC: a wet bulb of {i.WetBulbC:Temperature} cannot be above the air, held at {i.NightC:Temperature} by night"));
+        var stepS = i.StepMinutes * 60;
+        var hours = Enumerable.Range(0, i.Days * 86400 / stepS).Select(k => (18 + (k + 0.5) * stepS / 3600) % 24).ToArray();
         double[] Map(Func<double, double> f) => Array.ConvertAll(hours, h => f(h));
+        double Loads(double h, Func<HourlyLoadInput, bool> which) => i.Loads.Where(l => which(l) && Survey.Day.Within(h, l.From, l.To)).Sum(l => l.PowerW);
+        double Warmth(double h) => Loads(h, l => l.Inside) + (Survey.Day.Within(h, i.PeopleFrom, i.PeopleTo) ? i.People * PersonW : 0);
         var outdoor = Map(h => i.MeanC + i.SwingK * Math.Cos(2 * Math.PI * (h - 15) / 24));
         var sun = Map(h => h is > 6 and < 20 ? i.NoonWm2 * Math.Sin(Math.PI * (h - 6) / 14) : 0);
         var energyCase = new EnergyCase
         {
             Unit = unit,
             Bank = Bank(i, i.Batteries),
-            StepS = StepS,
+            StepS = stepS,
             OutdoorC = outdoor,
             IrradianceWm2 = sun,
             SetpointC = Map(h => h is >= 21 or < 7 ? i.NightC : i.NightC + i.DayWarmerK),
-            DcLoadW = Map(_ => i.DcW),
-            AcLoadW = Map(_ => i.AcW),
+            DcLoadW = Map(h => i.DcW + Loads(h, l => !l.BehindInverter)),
+            AcLoadW = Map(h => i.AcW + Loads(h, l => l.BehindInverter)),
+            StartSoc = i.StartSoc,
+            ShoreW = i.ShoreW > 0 ? Map(h => Survey.Day.Within(h, i.ShoreFrom, i.ShoreTo) ? i.ShoreW : 0) : null,
+            ChargerAcMaxW = i.ChargerW,
+            Assist = i.Assist,
+            Levels = new BatteryLevels(i.AirOffSoc, i.AirOnSoc, i.CutSoc, i.ReconnectSoc),
+            HysteresisK = i.HysteresisK,
+            ToleranceK = i.ToleranceK,
             Inverter = new EnergyInverter(new InverterModel(i.InverterW, 0.01 * i.InverterW), i.InverterW),
             Modules = new EnergyModules(i.Modules, i.ModuleW),
         };
-        return (energyCase, new LumpedCabin(i.ConductanceWK, i.CapacityKJK * 1000, outdoor, Array.ConvertAll(sun, g => i.OpenM2 * g), i.NightC + i.DayWarmerK, i.WetBulbC));
+        return (energyCase, new LumpedCabin(i.ConductanceWK, i.CapacityKJK * 1000, outdoor, [.. sun.Select((g, k) => i.OpenM2 * g + Warmth(hours[k]))], i.NightC + i.DayWarmerK, i.WetBulbC));
     }
 }

@@ -55,20 +55,20 @@ public static partial class JobFile
     }
 
     /// <summary>What is wrong with JSON, and where.</summary>
-    public static InputError Fault(JsonException e) => InputError.Fault(Place(e), "", $"{Place(e)}: {Reason(e)}");
+    public static InputError Fault(JsonException e) => InputError.Fault(Place(e), "", Missing(e) is { } missing ? $"{missing} is missing." : $"{Place(e)}: {Reason(e)}");
 
     private static string Place(JsonException e) => Missing(e) is { } missing ? missing
         : e.Path is { Length: > 2 } path ? path[2..] : e.LineNumber is { } line ? $"line {line + 1}, character {e.BytePositionInLine + 1}" : "file";
 
     private static string Reason(JsonException e)
     {
-        if (Missing(e) is not null)
-            return "it is missing.";
         var text = e.Message;
         var cut = text.IndexOf(" Path:", StringComparison.Ordinal);
         text = cut > 0 ? text[..cut] : text;
         if (text.StartsWith("The JSON value could not be converted to", StringComparison.Ordinal))
             return "the value is of the wrong kind.";
+        if (text.StartsWith("Duplicate property", StringComparison.Ordinal) && Quoted().Match(text) is { Success: true } twice)
+            return $"\"{twice.Groups[1].Value}\" stands there twice.";
         return text.StartsWith("The JSON property", StringComparison.Ordinal) && Quoted().Match(text) is { Success: true } name ? $"\"{name.Groups[1].Value}\" is not known here." : text;
     }
 

@@ -27,25 +27,52 @@ public record BoxInput : DesignPart
     [Field(Count, 0, 60, Label = "People")] public int People { get; init; } = 2;
     [Field(ElectricPower, 0, 20000, Label = "Devices inside, day and night")] public double DevicesW { get; init; } = 60;
     [Field(Temperature, 16, 35, Label = "Held at")] public double SetpointC { get; init; } = 25;
+    [Field(Percent, 20, 80, Label = "Humidity inside")] public double InsideHumidityPct { get; init; } = 50;
+    [Field(Longitude, -180, 180, Label = "Longitude")] public double LongitudeDeg { get; init; }
+    [Field(QuantityKind.Number, -12, 14, Label = "Standard time against UTC, hours")] public double UtcOffsetH { get; init; }
+    [Field(Count, 1, 12, Label = "Month of the design day")] public int Month { get; init; } = 7;
+    [Field(Count, 1, 28, Label = "Day of the month")] public int Day { get; init; } = 21;
+    [Field(Speed, 0, 40, Label = "Wind outdoors")] public double OutdoorWindMs { get; init; } = 2;
+    [Field(QuantityKind.Number, 1.5, 10, Label = "Haze (Linke turbidity)")] public double LinkeTurbidity { get; init; } = 3.5;
+    [Field(Fraction, 0, 0.95, Label = "Sun thrown back by the ground")] public double Albedo { get; init; } = 0.2;
+    [Ask("Insulation", Options = "insulations")] public string Insulation { get; init; } = "pe-foam";
+    [Ask("Glazing", Options = "glazings")] public string Glazing { get; init; } = "acrylic-double";
+    [Ask("Cover", Options = "covers")] public string Cover { get; init; } = "none";
+    [Field(HeatCapacity, 5000, 400000, Label = "Fittings as heat store, for each m² of floor")] public double MassJm2K { get; init; } = 40000;
+    [Ask("By day people are")] public Activity Activity { get; init; } = Activity.Seated;
 
     internal SurveyDesign Survey()
     {
-        var skin = new SkinDesign { Preset = Skin, Insulation = "pe-foam", InsulationM = InsulationM, Paint = Paint };
-        WindowDesign Glass(Side side) => new() { Name = side.ToString(), Side = side, WidthM = GlassM2 / (0.5 * HeightM), HeightM = 0.5 * HeightM };
+        var skin = new SkinDesign { Preset = Skin, Insulation = Insulation, InsulationM = InsulationM, Paint = Paint };
+        WindowDesign Glass(Side side) => new() { Name = side.ToString(), Side = side, WidthM = GlassM2 / (0.5 * HeightM), HeightM = 0.5 * HeightM, Glazing = Glazing, Cover = Cover };
         return new SurveyDesign
         {
-            Place = new PlaceDesign { LatitudeDeg = LatitudeDeg, ElevationM = ElevationM, DryBulbC = DryBulbC, NightLowC = NightLowC, HumidityPct = HumidityPct },
+            Place = new PlaceDesign
+            {
+                LatitudeDeg = LatitudeDeg,
+                LongitudeDeg = LongitudeDeg,
+                UtcOffsetH = UtcOffsetH,
+                ElevationM = ElevationM,
+                Month = Month,
+                Day = Day,
+                DryBulbC = DryBulbC,
+                NightLowC = NightLowC,
+                HumidityPct = HumidityPct,
+                WindMs = OutdoorWindMs,
+                LinkeTurbidity = LinkeTurbidity,
+                Albedo = Albedo,
+            },
             HeadingDeg = HeadingDeg,
-            Space = new SpaceDesign { LengthM = LengthM, WidthM = WidthM, HeightM = HeightM, AirChangesPerHour = AirChangesPerHour },
+            Space = new SpaceDesign { LengthM = LengthM, WidthM = WidthM, HeightM = HeightM, AirChangesPerHour = AirChangesPerHour, MassJm2K = MassJm2K },
             Roof = skin,
             Walls = skin,
             Windows = GlassM2 < 0.05 ? [] : [Glass(Side.Left), Glass(Side.Right)],
-            People = new PeopleDesign { Count = People },
+            People = new PeopleDesign { Count = People, Activity = Activity },
             Devices = DevicesW > 0 ? [new DeviceDesign { Name = "devices", PowerW = DevicesW }] : [],
         };
     }
 
-    internal SpaceDescription Space() => SurveyedSpace.Build(Survey(), SetpointC, 50);
+    internal SpaceDescription Space() => SurveyedSpace.Build(Survey(), SetpointC, InsideHumidityPct);
 }
 
 /// <summary>Inputs of <see cref="LoadCalculators.Hold"/>.</summary>
@@ -173,7 +200,7 @@ public static class LoadCalculators
     [Calculator("load-sensitivity", "What a change buys", "Each measure on a box, on its own, the largest first.", SourceIds = [nameof(Sources.HeatBalance)])]
     public static CalculationResult Sensitivity(BoxInput i)
     {
-        var assessment = LoadStation.Assess(i.Survey(), new LoadDesign { SetpointC = i.SetpointC });
+        var assessment = LoadStation.Assess(i.Survey(), new LoadDesign { SetpointC = i.SetpointC, HumidityPct = i.InsideHumidityPct });
         var result = new ResultBuilder().Step("Q", "Peak load now", "heat balance", $"hour {assessment.PeakHour + 1}", assessment.PeakW, Power, Sources.HeatBalance);
         foreach (var measure in assessment.Measures)
             result.Step(measure.Id, measure.Words.InUnits(), "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power, Sources.HeatBalance);

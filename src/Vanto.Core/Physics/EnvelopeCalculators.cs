@@ -33,6 +33,7 @@ public sealed record ShadingInput : DesignPart
     [Field(Length, 0.1, 5, Label = "Face is high")] public double HeightM { get; init; } = 1.9;
     [Field(Length, 0.1, 20, Label = "Face is wide")] public double WidthM { get; init; } = 9;
     [Field(Length, 0.1, 20, Label = "Awning is wide")] public double AwningWidthM { get; init; } = 5;
+    [Field(Length, -10, 10, Label = "its middle right of the face's, looking out")] public double OffsetM { get; init; }
 }
 
 /// <summary>Inputs of <see cref="EnvelopeCalculators.Ribs"/>.</summary>
@@ -120,7 +121,7 @@ public static class EnvelopeCalculators
     {
         var sun = new SunAngles(i.ZenithDeg, i.SunAzimuthDeg, 0);
         return new ResultBuilder()
-            .Step("s", "Shaded", "h_s = clip(D·tan el/cos γ − gap), by 40 slices", $"D {i.DepthM} m, gap {i.GapM} m", Shading.AwningShaded(sun, i.FaceAzimuthDeg, i.DepthM, i.GapM, i.HeightM, i.WidthM, i.AwningWidthM), Fraction, Sources.Geometry)
+            .Step("s", "Shaded", "h_s = clip(D·tan el/cos γ − gap), by 40 slices", $"D {i.DepthM} m, gap {i.GapM} m", Shading.AwningShaded(sun, i.FaceAzimuthDeg, i.DepthM, i.GapM, i.HeightM, i.WidthM, i.AwningWidthM, i.OffsetM), Fraction, Sources.Geometry)
             .Step("f_d", "Sky left, wide awning", "[√((gap+h)² + D²) − √(gap² + D²)]/h", $"h {i.HeightM} m", Shading.AwningSky(i.DepthM, i.GapM, i.HeightM), Fraction, Sources.Geometry).Done();
     }
 
@@ -129,7 +130,7 @@ public static class EnvelopeCalculators
     public static CalculationResult Ribs(BridgingInput i)
     {
         if (i.WebM >= i.FlangeM)
-            throw new InputException("webM", $"{i.WebM}", "webM: the web must be thinner than the rib is wide (flangeM).");
+            throw new InputException("webM", Phrase.Of($"{i.WebM:SmallLength}"), Phrase.Of($"webM: the web ({i.WebM:SmallLength}) must be thinner than the rib is wide (flangeM, {i.FlangeM:SmallLength})."));
         var foam = Materials.Find(i.Insulation) ?? throw new InputException(InputError.NoChoice("insulation", i.Insulation, Materials.All.Where(m => m.Insulation).Select(m => m.Id)));
         var (u, clear, zone) = Bridging.ZoneMethod([Layer.Of("steel", i.SheetM), new Layer(foam, i.InsulationM, 0), Layer.Of("plywood", i.LiningM)], 1, i.FlangeM, i.DepthM, i.WebM, i.MetalWmK, i.SpacingM, 0.13, 0.04);
         return new ResultBuilder()

@@ -5,12 +5,48 @@ using static Vanto.Core.Quantities.QuantityKind;
 
 namespace Vanto.Core.Physics;
 
+/// <summary>What is known of the moisture of air.</summary>
+public enum MoistureBy { [Called("relative humidity")] RelativeHumidity, [Called("wet bulb")] WetBulb, [Called("dew point")] DewPoint, [Called("humidity ratio")] HumidityRatio }
+
 /// <summary>Inputs of <see cref="PhysicsCalculators.Psychrometrics"/>.</summary>
 public sealed record PsychrometricsInput : DesignPart
 {
     [Field(Temperature, -50, 60, Label = "Dry bulb")] public double DryBulbC { get; init; } = 35;
+    [Ask("Moisture is given by")] public MoistureBy By { get; init; } = MoistureBy.RelativeHumidity;
     [Field(Percent, 0.1, 100, Label = "Relative humidity")] public double RelativeHumidityPct { get; init; } = 40;
+    [Field(Temperature, -50, 60, Label = "Wet bulb")] public double WetBulbC { get; init; } = 23;
+    [Field(Temperature, -50, 60, Label = "Dew point")] public double DewPointC { get; init; } = 18;
+    [Field(HumidityRatio, 0.00001, 0.15, Label = "Humidity ratio")] public double RatioKgKg { get; init; } = 0.014;
     [Field(Length, -430, 5000, Label = "Altitude")] public double ElevationM { get; init; }
+    [Field(AbsolutePressure, 50000, 110000, Label = "Barometer", Help = "empty takes the standard atmosphere of the altitude", Optional = true)] public double? PressurePa { get; init; }
+
+    /// <summary>Pressure and humidity ratio.</summary>
+    /// <exception cref="InputException">Air that cannot be: wetter than saturated, or too dry to exist.</exception>
+    internal (double PressurePa, double Ratio) State()
+    {
+        var p = PressurePa ?? MoistAir.Pressure(ElevationM);
+        if (By == MoistureBy.WetBulb && WetBulbC > DryBulbC)
+            throw AboveDryBulb("wetBulbC", "wet bulb", WetBulbC);
+        if (By == MoistureBy.DewPoint && DewPointC > DryBulbC)
+            throw AboveDryBulb("dewPointC", "dew point", DewPointC);
+        var ratio = By switch
+        {
+            MoistureBy.WetBulb => MoistAir.RatioFromWetBulb(DryBulbC, WetBulbC, p),
+            MoistureBy.DewPoint => MoistAir.SaturationRatio(DewPointC, p),
+            MoistureBy.HumidityRatio => RatioKgKg,
+            _ => MoistAir.RatioFromRh(DryBulbC, RelativeHumidityPct, p),
+        };
+        if (ratio <= 0)
+            throw new InputException("wetBulbC", Phrase.Of($"{WetBulbC:Temperature}"), Phrase.Of($"wetBulbC: air of {DryBulbC:Temperature} is never that dry; its lowest wet bulb here is {MoistAir.WetBulb(DryBulbC, 0, p):Temperature}"));
+        return MoistAir.RelativeHumidity(DryBulbC, ratio, p) <= MostHumidPct ? (p, ratio)
+            : throw new InputException("ratioKgKg", Phrase.Of($"{ratio:HumidityRatio}"), Phrase.Of($"air of {DryBulbC:Temperature} holds at most {MoistAir.SaturationRatio(DryBulbC, p):HumidityRatio}; got {ratio:HumidityRatio}"));
+    }
+
+    /// <summary>Saturated, with room for rounding.</summary>
+    private const double MostHumidPct = 100.001;
+
+    private InputException AboveDryBulb(string field, string called, double given) =>
+        new(field, Phrase.Of($"{given:Temperature}"), Phrase.Of($"{field}: a {called} of {given:Temperature} cannot be above the dry bulb of {DryBulbC:Temperature}"));
 }
 
 /// <summary>Inputs of <see cref="PhysicsCalculators.SunPosition"/>.</summary>
@@ -106,13 +142,14 @@ public static class PhysicsCalculators
     [Calculator("psychrometrics", "Moist air", "Reading a psychrometric chart", SourceIds = [nameof(Sources.Psychrometrics), nameof(Sources.Atmosphere)])]
     public static CalculationResult Psychrometrics(PsychrometricsInput i)
     {
-        var p = MoistAir.Pressure(i.ElevationM);
+        var (p, w) = i.State();
         var saturation = MoistAir.SaturationPressure(i.DryBulbC);
-        var w = MoistAir.RatioFromRh(i.DryBulbC, i.RelativeHumidityPct, p);
         return new ResultBuilder()
-            .Step("p", "Air pressure", "101325·(1 − 2.25577e−5·Z)^5.2559", $"Z {i.ElevationM} m", p, AbsolutePressure, Sources.Atmosphere)
+            .Step("p", "Air pressure", i.PressurePa is null ? "101325·(1 − 2.25577e−5·Z)^5.2559" : "barometer", $"Z {i.ElevationM} m", p, AbsolutePressure, Sources.Atmosphere)
             .Step("p_ws", "Saturation pressure", "Hyland and Wexler", $"t {i.DryBulbC} °C", saturation, AbsolutePressure, Sources.Psychrometrics)
-            .Step("W", "Humidity ratio", "0.621945·p_w/(p − p_w)", $"p_w {i.RelativeHumidityPct / 100} × {saturation:0.##}", w, HumidityRatio, Sources.Psychrometrics)
+            .Step("W", "Humidity ratio", "0.621945·p_w/(p − p_w)", $"p_w {MoistAir.VapourPressure(w, p):0.##} Pa", w, HumidityRatio, Sources.Psychrometrics)
+            .Step("RH", "Relative humidity", "p_w/p_ws", $"{MoistAir.VapourPressure(w, p):0.##}/{saturation:0.##}", MoistAir.RelativeHumidity(i.DryBulbC, w, p), Percent, Sources.Psychrometrics)
+            .Number("rho", "Air density", (1 + w) / MoistAir.SpecificVolume(i.DryBulbC, w, p), Density)
             .Step("t_d", "Dew point", "p_ws(t_d) = p_w, bisected", $"W {w:0.000000}", MoistAir.DewPoint(w, p), Temperature, Sources.Psychrometrics)
             .Step("t_wb", "Wet bulb", "W(t, t_wb) = W, bisected", $"W {w:0.000000}", MoistAir.WetBulb(i.DryBulbC, w, p), Temperature, Sources.Psychrometrics)
             .Step("h", "Enthalpy", "1.006·t + W·(2501 + 1.86·t)", $"t {i.DryBulbC}, W {w:0.000000}", MoistAir.Enthalpy(i.DryBulbC, w) / 1000, Enthalpy, Sources.Psychrometrics)

@@ -11,6 +11,9 @@ public sealed record InverterLossesInput : DesignPart
     [Field(ElectricPower, 100, 30000, Label = "Inverter's rating")] public double RatedW { get; init; } = 3000;
     [Field(ElectricPower, 0, 300, Label = "Draws when idle")] public double IdleW { get; init; } = 35;
     [Field(ElectricPower, 0, 30000, Label = "AC load")] public double AcW { get; init; } = 1000;
+    [Field(Fraction, 0, 0.3, Label = "Loss in proportion to the load")] public double LinearLoss { get; init; } = 0.03;
+    [Field(Fraction, 0, 0.3, Label = "Loss at the rating, with the square")] public double QuadraticLoss { get; init; } = 0.05;
+    [Field(Temperature, -20, 60, Label = "It stands in")] public double AmbientC { get; init; } = 25;
 }
 
 /// <summary>Inputs of <see cref="PowerCalculators.GeneratorDerate"/>.</summary>
@@ -36,6 +39,7 @@ public sealed record LineImpedanceInput : DesignPart
     [Field(ConductorArea, 0.2, 400, Label = "Conductor", Help = "12awg or 2.5 mm²")] public double AreaMm2 { get; init; } = 3.31;
     [Field(Temperature, -20, 105, Label = "Conductor temperature")] public double TemperatureC { get; init; } = 30;
     [Field(Current, 0, 2000, Label = "Current")] public double CurrentA { get; init; } = 12;
+    [Ask("Aluminium", Help = "else copper")] public bool Aluminium { get; init; }
 }
 
 /// <summary>Inputs of <see cref="PowerCalculators.DcSagOf"/>.</summary>
@@ -62,6 +66,7 @@ public sealed record ShortCircuitInput : DesignPart
     [Field(Voltage, 12, 96, Label = "Nominal voltage")] public double NominalV { get; init; } = 12;
     [Field(Charge, 5, 20000, Label = "Bank")] public double AmpHours { get; init; } = 400;
     [Field(Resistance, 0, 1, Label = "Cable of the short, both ways")] public double CableOhm { get; init; } = 0.0004;
+    [Field(Temperature, -20, 60, Label = "Bank temperature")] public double TemperatureC { get; init; } = 25;
     [Field(Current, 100, 100000, Label = "The fuse interrupts up to", Optional = true)] public double? FuseInterruptsA { get; init; }
 }
 
@@ -75,6 +80,8 @@ public sealed record BatteryBankInput : DesignPart
     [Field(Fraction, 0.5, 1, Label = "Capacity left by age")] public double CapacityLeft { get; init; } = 1;
     [Field(Fraction, 0, 1, Label = "State of charge")] public double Soc { get; init; } = 0.5;
     [Field(ElectricPower, 0, 100000, Label = "Power drawn")] public double PowerW { get; init; } = 1500;
+    [Field(Resistance, 0, 1, Label = "Links and boards", Help = "empty takes what is typical of the chemistry", Optional = true)] public double? ExtraOhm { get; init; }
+    [Field(Resistance, 0, 1, Label = "Cable, both ways")] public double CableOhm { get; init; }
 }
 
 /// <summary>Inputs of <see cref="PowerCalculators.PvPower"/>.</summary>
@@ -99,11 +106,12 @@ public static class PowerCalculators
     [Calculator("inverter-losses", "Inverter losses", "What the battery gives for an AC load", SourceIds = [nameof(Sources.InverterLoss)])]
     public static CalculationResult InverterLosses(InverterLossesInput i)
     {
-        var model = new InverterModel(i.RatedW, i.IdleW);
+        var model = new InverterModel(i.RatedW, i.IdleW, i.LinearLoss, i.QuadraticLoss);
         var dc = model.DcPower(i.AcW);
         return new ResultBuilder()
-            .Step("P_dc", "Drawn from the battery", "P + P_idle + 0.03·P + 0.05·P²/P_rated", $"{i.AcW} + {i.IdleW} + …", dc, ElectricPower, Sources.InverterLoss)
-            .Step("η", "Efficiency", "P/P_dc", $"{i.AcW}/{dc:0.#}", dc <= 0 ? 0 : i.AcW / dc, Fraction, Sources.InverterLoss).Done();
+            .Step("P_dc", "Drawn from the battery", "P + P_idle + k1·P + k2·P²/P_rated", $"{i.AcW} + {i.IdleW} + …", dc, ElectricPower, Sources.InverterLoss)
+            .Step("η", "Efficiency", "P/P_dc", $"{i.AcW}/{dc:0.#}", dc <= 0 ? 0 : i.AcW / dc, Fraction, Sources.InverterLoss)
+            .Step("P_cont", "It gives for hours on end", "P_rated·(1 − 0.01·(T − 25))", $"{i.RatedW} W at {i.AmbientC} °C", model.ContinuousW(i.AmbientC), ElectricPower, Sources.InverterLoss).Done();
     }
 
     /// <summary>Generator derate.</summary>
@@ -125,7 +133,7 @@ public static class PowerCalculators
     [Calculator("line-impedance", "Cable resistance", "What a cable takes away", SourceIds = [nameof(Sources.Copper)])]
     public static CalculationResult LineImpedance(LineImpedanceInput i)
     {
-        var ohm = Conductors.LoopOhm(i.LengthM, i.AreaMm2, i.TemperatureC);
+        var ohm = Conductors.LoopOhm(i.LengthM, i.AreaMm2, i.TemperatureC, i.Aluminium);
         return new ResultBuilder()
             .Step("R", "Loop resistance", "2·L·ρ(T)/A", $"2 × {i.LengthM} × ρ({i.TemperatureC} °C)/{i.AreaMm2:0.###}", ohm, Resistance, Sources.Copper)
             .Step("ΔV", "Volts lost", "R·I", $"{ohm:0.####} × {i.CurrentA}", ohm * i.CurrentA, Voltage, Sources.Arithmetic).Done();
@@ -149,13 +157,13 @@ public static class PowerCalculators
     [Calculator("battery-bank", "Battery bank", "What a bank holds and how it sags", SourceIds = [nameof(Sources.Battery)])]
     public static CalculationResult Bank(BatteryBankInput i)
     {
-        var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours, i.TemperatureC, i.CapacityLeft);
+        var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours, i.TemperatureC, i.CapacityLeft, extraResistance: i.ExtraOhm);
         var result = new ResultBuilder()
             .Step("Q", "Charge", "Ah·f_T·age", $"{i.AmpHours} Ah, {i.TemperatureC} °C, {i.CapacityLeft:0%}", bank.CapacityAh, Charge, Sources.Battery)
             .Step("E", "Energy above empty", "∫ OCV dQ", $"at {i.Soc:0%}", bank.StoredJ(i.Soc) / 3600, QuantityKind.Energy, Sources.Battery)
             .Step("U", "Open-circuit voltage", "table by charge × cells", $"{bank.Cells} cells", bank.OpenCircuitVoltage(i.Soc), Voltage, Sources.Battery)
             .Step("R", "Resistance", "Ω·Ah·cells/Ah·f_T·f_s + links", $"{bank.Cells} cells", bank.Resistance(i.Soc), Resistance, Sources.Battery);
-        if (bank.Sag(i.Soc, i.PowerW, 0) is { } sag)
+        if (bank.Sag(i.Soc, i.PowerW, i.CableOhm) is { } sag)
             result.Step("V", "Volts under that load", "U − R·I", $"{i.PowerW} W", sag.Voltage, Voltage, Sources.Arithmetic).Step("I", "Current", "(U − √(U² − 4RP))/2R", $"{i.PowerW} W", sag.CurrentA, Current, Sources.Arithmetic);
         return result.Judge(bank.TooColdToCharge ? Finding.Of("battery.cold-charge", Severity.Stop, $"At {i.TemperatureC:Temperature} it must not be charged.") : null).Done();
     }
@@ -174,7 +182,7 @@ public static class PowerCalculators
     [Calculator("short-circuit-current", "Short circuit of a bank", "What its main fuse must be able to break", SourceIds = [nameof(Sources.Battery)])]
     public static CalculationResult ShortCircuit(ShortCircuitInput i)
     {
-        var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours);
+        var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours, i.TemperatureC);
         var amperes = bank.ShortCircuitA(i.CableOhm);
         return new ResultBuilder()
             .Step("U", "Open-circuit voltage, full", "table × cells", $"{bank.Cells} cells", bank.OpenCircuitVoltage(1), Voltage, Sources.Battery)

@@ -15,6 +15,8 @@ public sealed record UnitSourceInput : DesignPart
     [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
     [Field(Fraction, 0.40, 0.80, Label = "Soft starter takes away")] public double Reduction { get; init; } = 0.65;
     [Field(Resistance, 0, 2, Label = "Cable")] public double LineOhm { get; init; } = 0.05;
+    [Field(Length, -100, 4500, Label = "Altitude", Help = "a generator has less left up there")] public double AltitudeM { get; init; }
+    [Field(Temperature, -20, 55, Label = "Air at the generator")] public double AirC { get; init; } = 25;
 }
 
 /// <summary>Inputs of <see cref="SourceCalculators.Order"/>.</summary>
@@ -22,8 +24,11 @@ public sealed record StartOrderInput : DesignPart
 {
     [Ask("One unit", Options = "units")] public string First { get; init; } = "RT-13-115";
     [Ask("The other", Options = "units")] public string Second { get; init; } = "RT-09-115";
-    [Field(ElectricPower, 500, 20000, Label = "Transformer inverter")] public double InverterW { get; init; } = 3000;
-    [Ask("Each with a soft starter of 65 %")] public bool Soft { get; init; }
+    [Field(ElectricPower, 500, 20000, Label = "Inverter")] public double InverterW { get; init; } = 3000;
+    [Ask("High-frequency inverter", Help = "else one with a transformer")] public bool HighFrequency { get; init; }
+    [Field(Resistance, 0, 2, Label = "Cable")] public double LineOhm { get; init; } = 0.05;
+    [Ask("Each with a soft starter")] public bool Soft { get; init; }
+    [Field(Fraction, 0.40, 0.80, Label = "It takes away")] public double Reduction { get; init; } = UnitToStart.TypicalReduction;
 }
 
 /// <summary>Sources for a unit, for the Bench and the API.</summary>
@@ -40,7 +45,7 @@ public static class SourceCalculators
         var result = new ResultBuilder();
         foreach (var kind in new[] { SourceClass.HighFrequencyInverter, SourceClass.TransformerInverter, SourceClass.InverterGenerator, SourceClass.ConventionalGenerator })
         {
-            if (SmallestSource.Of(start, kind) is { } step)
+            if (SmallestSource.Of(start, kind, Generators.DerateFactor(i.AltitudeM, i.AirC)) is { } step)
                 result.Step($"P_{(int)kind}", Calls.Name(kind), "first of its steps that starts and runs on", $"{unit.Id}, {SmallestSource.Steps(kind).Count} steps", step.RatedW, ElectricPower, Sources.SurgeCurves);
             else
                 result.Words($"P_{(int)kind}", Calls.Name(kind), "none of its steps");
@@ -72,12 +77,12 @@ public static class SourceCalculators
         {
             var unit = Single(id, field);
             if (i.Soft)
-                SoftStarter.Check(field, unit.LockedRotorA, unit.RlaA, UnitToStart.TypicalReduction);
-            return new UnitToStart(id, StartStation.Motor(unit, 1), new NeighbourLoad("fan", unit.FanPowerW, 0.85, false), i.Soft ? StartRemedy.SoftStarter : StartRemedy.None);
+                SoftStarter.Check("reduction", unit.LockedRotorA, unit.RlaA, i.Reduction);
+            return new UnitToStart(id, StartStation.Motor(unit, 1), new NeighbourLoad("fan", unit.FanPowerW, 0.85, false), i.Soft ? StartRemedy.SoftStarter : StartRemedy.None, i.Reduction);
         }
         var (first, second) = (Of(i.First, "first"), Of(i.Second, "second"));
-        var start = Case(Single(i.First, "first"), 0.05);
-        var best = StartOrder.Best(start with { Source = PowerSource.OfInverter(SourceClass.TransformerInverter, start.Source.Volts, i.InverterW), Neighbours = [] }, [first, second]);
+        var start = Case(Single(i.First, "first"), i.LineOhm);
+        var best = StartOrder.Best(start with { Source = PowerSource.OfInverter(i.HighFrequency ? SourceClass.HighFrequencyInverter : SourceClass.TransformerInverter, start.Source.Volts, i.InverterW), Neighbours = [] }, [first, second]);
         return new ResultBuilder()
             .Words("order", "Start", string.Join(", then ", best.Order))
             .Step("Used", "Worst share of what it bears", "largest over the starts, those running as loads", $"{i.InverterW} W", best.WorstUsed, Fraction, Sources.SurgeCurves)

@@ -32,6 +32,8 @@ public sealed record StartVerdictInput : MotorInput
     [Field(Fraction, 0.40, 0.80, Label = "Soft starter takes away")] public double Reduction { get; init; } = 0.65;
     [Field(Resistance, 0, 3, Label = "Cable to the unit")] public double LineOhm { get; init; } = 0.05;
     [Field(ElectricPower, 0, 20000, Label = "Other loads on")] public double OthersW { get; init; } = 130;
+    [Field(Fraction, 0.3, 1, Label = "their power factor")] public double OthersPowerFactor { get; init; } = 0.85;
+    [Ask("Shore's breaker is an IEC one of curve C", Help = "else as the volts suggest")] public bool IecBreaker { get; init; }
     [Field(Seconds, 0, 3600, Label = "Compressor has rested")] public double RestedS { get; init; } = 600;
 }
 
@@ -73,8 +75,25 @@ public sealed record LearningInput : DesignPart
 /// <summary>Inputs of <see cref="StartCalculators.AllowedTime"/>.</summary>
 public sealed record AllowedTimeInput : DesignPart
 {
-    [Ask("Source")] public SourceClass Source { get; init; } = SourceClass.HighFrequencyInverter;
+    [Ask("What bears it")] public Bearer Source { get; init; } = Bearer.HighFrequencyInverter;
     [Field(QuantityKind.Number, 0.1, 20, Label = "Load as a multiple of its rating")] public double Ratio { get; init; } = 1.3;
+    [Field(ElectricPower, 300, 50000, Label = "Continuous watts of a generator")] public double RatedW { get; init; } = 1800;
+    [Field(ElectricPower, 300, 60000, Label = "its maximum")] public double MaximumW { get; init; } = 2200;
+    [Field(Current, 6, 125, Label = "Breaker")] public double BreakerA { get; init; } = 30;
+    [Ask("Breaker's family")] public BreakerFamily Family { get; init; } = BreakerFamily.NorthAmerican;
+    [Ask("The latest it holds", Help = "else the soonest it may trip; breakers only")] public bool Latest { get; init; }
+}
+
+/// <summary>What bears an overload for a time.</summary>
+public enum Bearer
+{
+    [Called("high-frequency inverter")] HighFrequencyInverter,
+    [Called("transformer inverter")] TransformerInverter,
+    [Called("power station")] PowerStation,
+    [Called("inverter generator")] InverterGenerator,
+    [Called("conventional generator")] ConventionalGenerator,
+    [Called("breaker of shore")] Shore,
+    [Called("management board of a lithium bank, on direct current")] ManagementBoard,
 }
 
 /// <summary>Inputs of <see cref="StartCalculators.InverterDrivenStart"/>.</summary>
@@ -177,13 +196,15 @@ public static class StartCalculators
     [Calculator("allowed-time", "How long an overload is borne", "Seconds until a source gives up", SourceIds = [nameof(Sources.SurgeCurves), nameof(Sources.Breakers)])]
     public static CalculationResult AllowedTime(AllowedTimeInput i)
     {
+        var bands = PowerSource.OfShore(120, i.BreakerA, i.Family).BreakerBands();
         var curve = i.Source switch
         {
-            SourceClass.TransformerInverter => BearingCurve.TransformerInverter,
-            SourceClass.PowerStation => BearingCurve.PowerStation,
-            SourceClass.InverterGenerator => BearingCurve.InverterGenerator(1800, 2200),
-            SourceClass.ConventionalGenerator => BearingCurve.ConventionalGenerator(2800, 3500),
-            SourceClass.Shore => BearingCurve.BreakerNaMin,
+            Bearer.TransformerInverter => BearingCurve.TransformerInverter,
+            Bearer.PowerStation => BearingCurve.PowerStation,
+            Bearer.InverterGenerator => BearingCurve.InverterGenerator(i.RatedW, Maximum(i, 1.49)),
+            Bearer.ConventionalGenerator => BearingCurve.ConventionalGenerator(i.RatedW, Maximum(i, 2)),
+            Bearer.Shore => i.Latest ? bands.Max : bands.Min,
+            Bearer.ManagementBoard => BearingCurve.ManagementBoard,
             _ => BearingCurve.HighFrequencyInverter,
         };
         var seconds = curve.AllowedSeconds(i.Ratio);
@@ -191,6 +212,11 @@ public static class StartCalculators
             ? new ResultBuilder().Words("t", "Borne for", "as long as you like").Done()
             : new ResultBuilder().Step("t", "Borne for", "log-log between the curve's points", $"{Calls.Name(i.Source)}, {i.Ratio} × rating", seconds, Seconds, Sources.SurgeCurves).Done();
     }
+
+    /// <summary>Maximum watts of a generator, at least 1.01 and at most so many times its rating.</summary>
+    private static double Maximum(AllowedTimeInput i, double most) => i.MaximumW >= 1.01 * i.RatedW - 1e-9 && i.MaximumW <= most * i.RatedW + 1e-9
+        ? i.MaximumW
+        : throw new InputException(InputError.Range("maximumW", Calls.Name(i.Source) + ": maximumW", ElectricPower, i.MaximumW, 1.01 * i.RatedW, most * i.RatedW));
 
     /// <summary>Pre-charge rush.</summary>
     [Calculator("inverter-driven-start", "Rush of an inverter-driven unit", "What flows when it is plugged in", SourceIds = [nameof(Sources.Trade)])]
@@ -215,7 +241,7 @@ public static class StartCalculators
         Motor = i.Model(),
         Source = i.Source switch
         {
-            SourceClass.Shore => PowerSource.OfShore(i.SourceV, i.ContinuousW / i.SourceV, i.SourceV < 150 ? BreakerFamily.NorthAmerican : BreakerFamily.IecC),
+            SourceClass.Shore => PowerSource.OfShore(i.SourceV, i.ContinuousW / i.SourceV, i.SourceV < 150 && !i.IecBreaker ? BreakerFamily.NorthAmerican : BreakerFamily.IecC),
             SourceClass.InverterGenerator or SourceClass.ConventionalGenerator => Generator(i),
             _ => PowerSource.OfInverter(i.Source, i.SourceV, i.ContinuousW),
         },
@@ -223,7 +249,7 @@ public static class StartCalculators
         Reduction = i.Reduction,
         Line = new Complex(i.LineOhm, 0),
         SecondsOff = i.RestedS,
-        Neighbours = i.OthersW > 0 ? [new NeighbourLoad("other loads", i.OthersW, 0.85, false)] : [],
+        Neighbours = i.OthersW > 0 ? [new NeighbourLoad("other loads", i.OthersW, i.OthersPowerFactor, false)] : [],
     };
 
     private static PowerSource Generator(StartVerdictInput i)

@@ -20,6 +20,7 @@ public sealed record EquilibriumHumidityInput : DesignPart
     [Field(Temperature, -10, 55, Label = "Outdoors")] public double OutdoorC { get; init; } = 28.65;
     [Field(Percent, 1, 100, Label = "Humidity outdoors")] public double OutdoorRhPct { get; init; } = 70;
     [Field(Temperature, 16, 35, Label = "Room")] public double RoomC { get; init; } = 24.5;
+    [Field(Length, -430, 5000, Label = "Altitude")] public double ElevationM { get; init; }
 }
 
 /// <summary>Inputs of <see cref="SizingCalculators.PullDown"/>.</summary>
@@ -44,6 +45,7 @@ public sealed record PartLoadInput : DesignPart
 {
     [Field(Power, 1, 30000, Label = "Load")] public double LoadW { get; init; } = 300;
     [Field(Power, 10, 30000, Label = "Lowest steady cooling")] public double LowestW { get; init; } = 1000;
+    [Field(QuantityKind.Number, 0, 0.4, Label = "Cycling degradation")] public double CyclingDegradation { get; init; } = PartLoadHours.DefaultDegradation;
 }
 
 /// <summary>Sizing questions on their own.</summary>
@@ -53,7 +55,7 @@ public static class SizingCalculators
     [Calculator("equilibrium-humidity", "How damp the room stays", "Where humidity settles while a unit holds the temperature.", SourceIds = [nameof(Sources.Coil), nameof(Sources.Derate)])]
     public static CalculationResult Humidity(EquilibriumHumidityInput i)
     {
-        var room = new RoomHour(i.SensibleW, i.LatentW, i.ExchangeKgS, MoistAir.RatioFromRh(i.OutdoorC, i.OutdoorRhPct, MoistAir.SeaLevelPa), i.OutdoorC, i.RoomC, MoistAir.SeaLevelPa);
+        var room = new RoomHour(i.SensibleW, i.LatentW, i.ExchangeKgS, MoistAir.RatioFromRh(i.OutdoorC, i.OutdoorRhPct, MoistAir.Pressure(i.ElevationM)), i.OutdoorC, i.RoomC, MoistAir.Pressure(i.ElevationM));
         var settled = i.Modulating ? Capacity.SettledModulating(i.NominalW, i.MinShare, room) : Capacity.SettledSingleSpeed(i.NominalW, room, i.FanRunsOn);
         return new ResultBuilder()
             .Step("RH", "The room settles at", "coil latent·run = L + ṁ·h_fg·(W_o − W), bisected", $"L {i.LatentW} W", settled.RelativeHumidityPct, Percent, Sources.Coil)
@@ -101,7 +103,7 @@ public static class SizingCalculators
     {
         if (i.LoadW >= i.LowestW)
             throw new InputException("loadW", Phrase.Of($"{i.LoadW:Power}"), Phrase.Of($"loadW: at {i.LoadW:Power} the unit runs steadily; cycling begins below lowestW ({i.LowestW:Power})"));
-        var (cycles, on, factor) = PartLoadHours.Cycling(i.LoadW, i.LowestW);
+        var (cycles, on, factor) = PartLoadHours.Cycling(i.LoadW, i.LowestW, i.CyclingDegradation);
         return new ResultBuilder()
             .Step("N", "Starts an hour", "12·X·(1 − X), X = q/Q_min", $"X {i.LoadW / i.LowestW:0.###}", cycles, QuantityKind.Number, Sources.RatingPoint)
             .Step("t_on", "On for, minutes", "5/(1 − X)", $"X {i.LoadW / i.LowestW:0.###}", on, QuantityKind.Number, Sources.RatingPoint)

@@ -13,6 +13,12 @@ public record UnitAtConditionsInput : DesignPart
     [Field(Temperature, -10, 60, Label = "Outdoor air")] public double OutdoorC { get; init; } = 40;
     [Field(Temperature, 5, 30, Label = "Indoor wet bulb")] public double WetBulbC { get; init; } = 18;
     [Field(TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by")] public double InletRiseK { get; init; }
+    [Field(Length, -430, 5000, Label = "Altitude")] public double ElevationM { get; init; }
+    [Field(Fraction, 0.3, 1, Label = "Air flow through its filter")] public double AirFlowShare { get; init; } = 1;
+    [Ask("The measured small-split curve", Help = "else the conservative line; modulating units only")] public bool MeasuredCurve { get; init; }
+
+    /// <summary>The unit at full under these conditions.</summary>
+    internal FullLoadPoint Full(AcUnit unit) => Performance.FullLoad(unit, OutdoorC, WetBulbC, InletRiseK, MeasuredCurve).Times(Capacity.PlaceFactor(MoistAir.Pressure(ElevationM), AirFlowShare));
 }
 
 /// <summary>Inputs of <see cref="UnitCalculators.OperatingPoint"/>.</summary>
@@ -84,7 +90,7 @@ public static class UnitCalculators
     public static CalculationResult FullLoad(UnitAtConditionsInput i)
     {
         var unit = Find(i.Unit);
-        var point = Performance.FullLoad(unit, i.OutdoorC, i.WetBulbC, i.InletRiseK);
+        var point = i.Full(unit);
         var source = unit.SingleSpeed ? Sources.RooftopCurve : Sources.InverterCurve;
         var air = i.OutdoorC + i.InletRiseK;
         return new ResultBuilder()
@@ -104,7 +110,7 @@ public static class UnitCalculators
     public static CalculationResult OperatingPoint(OperatingPointInput i)
     {
         var unit = Find(i.Unit);
-        var full = Performance.FullLoad(unit, i.OutdoorC, i.WetBulbC, i.InletRiseK);
+        var full = i.Full(unit);
         var result = Performance.Operate(unit, full, i.DemandW, i.PowerCapW ?? double.PositiveInfinity, i.FanOn);
         return new ResultBuilder().Words("mode", "Runs", Calls.Name(result.Mode))
             .Step("x", "Share", "demand/full", $"{i.DemandW}/{full.CapacityW:0.#}", result.Share, Fraction, Sources.RatingPoint)
@@ -115,7 +121,9 @@ public static class UnitCalculators
 
     /// <summary>Sensible share.</summary>
     [Calculator("sensible-heat-ratio", "Sensible share", "How much of the cooling lowers the temperature", SourceIds = [nameof(Sources.Coil)])]
-    public static CalculationResult SensibleHeatRatio(SensibleHeatRatioInput i) => new ResultBuilder()
+    public static CalculationResult SensibleHeatRatio(SensibleHeatRatioInput i) => i.WetBulbC > i.DryBulbC
+        ? throw new InputException("wetBulbC", Phrase.Of($"{i.WetBulbC:Temperature}"), Phrase.Of($"wetBulbC: a wet bulb of {i.WetBulbC:Temperature} cannot be above the dry bulb of {i.DryBulbC:Temperature}"))
+        : new ResultBuilder()
         .Step("SHR", "Sensible share", "SHR_rated + 0.055(T − 26.7) − 0.070(T_wb − 19.44), 0.40 to 1", $"{i.RatedShare} + 0.055 × {i.DryBulbC - 26.7:0.##} − 0.070 × {i.WetBulbC - 19.44:0.##}", Performance.SensibleShare(i.RatedShare, i.DryBulbC, i.WetBulbC), Fraction, Sources.Coil).Done();
 
     /// <summary>Wet bulb by the explicit formula.</summary>

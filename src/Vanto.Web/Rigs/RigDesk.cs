@@ -220,7 +220,7 @@ public sealed class RigDesk(AssessmentCache cache, RigTurns turns, RigLog log, T
     /// <summary>Fields of a patch that another tab gave another value since; a base that is not yet written comes from before a restore, so all may have changed.</summary>
     private async Task<ConflictView?> Conflict(Guid id, RigPatch patch, List<(string Path, JsonNode? Value)> values, JsonNode root, StoredRig stored, JobDesign design)
     {
-        var others = patch.BaseRevision > stored.Revision ? [EverythingChanged] : await log.PathsSince(id, patch.BaseRevision);
+        var others = patch.BaseRevision > stored.Revision ? [EverythingChanged] : await log.PathsSince(id, patch.BaseRevision, patch.Client);
         var fields = values.Where(v => others.Any(o => o == EverythingChanged || JsonPath.Overlap(v.Path, o)))
             .Where(v => !JsonNode.DeepEquals(v.Value, JsonPath.Get(root, v.Path)))
             .Select(v => new ConflictField(v.Path, TypedFields.Find(JobFile.Fields, v.Path)?.Label ?? v.Path, v.Value, JsonPath.Get(root, v.Path)?.DeepClone()))

@@ -20,8 +20,10 @@ public static class StartEndpoints
     private static async Task<Results<Ok<RigView>, NotFound>> Measured(Guid id, HttpRequest request, RigDesk desk)
     {
         var text = await RequestText.Read(request);
-        var moments = MeasuredStartCsv.Read(text);
-        var changed = await desk.Change(id, "measured-start", "measured start read in", "/start/measured", design => design with { Start = design.Start with { Measured = moments } });
+        var read = MeasuredStartCsv.Read(text);
+        var moments = MeasuredTrace.Thinned(read);
+        var label = moments.Count < read.Count ? $"measured start read in, {read.Count} rows thinned to {moments.Count}" : "measured start read in";
+        var changed = await desk.Change(id, "measured-start", label, "/start/measured", design => design with { Start = design.Start with { Measured = moments } });
         return changed is null ? TypedResults.NotFound() : TypedResults.Ok(changed);
     }
 

@@ -96,6 +96,16 @@ public static partial class AnyDesign
         at[parts[^1]] = Value(field, where);
     }
 
+    /// <summary>Puts a field of the outermost level where it shall be in its range.</summary>
+    public static void Put(JsonObject root, FieldInfo field, double where)
+    {
+        var parts = field.Path.Split('/', StringSplitOptions.RemoveEmptyEntries);
+        var node = root;
+        foreach (var part in parts[..^1])
+            node = (JsonObject)Inner(node, part);
+        node[parts[^1]] = Value(field, where);
+    }
+
     private static JsonNode Inner(JsonObject node, string name)
     {
         if (node[name] is not JsonObject inner)
@@ -113,14 +123,12 @@ public static partial class AnyDesign
         if (pick == list.Count && list.Count < 12 || list.Count == 0)
         {
             var path = "/" + string.Join('/', parts[..(at + 1)]);
-            var generic = Fields.First(f => Matches(f.Path, path)).Default;
+            var generic = Fields.First(f => f.Path == path).Default;
             list.Add(JsonNode.Parse(generic!.Value.GetRawText()));
             pick = list.Count - 1;
         }
         return list[Math.Min(pick, list.Count - 1)]!;
     }
-
-    private static bool Matches(string field, string path) => field == path;
 
     private static JsonNode? Value(FieldInfo field, double where) => field.Input switch
     {

@@ -1,15 +1,23 @@
 using System.Diagnostics;
+using System.Text.Json;
+using System.Text.Json.Nodes;
 using CsCheck;
+using Vanto.Core.Calculators;
+using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Core.Start;
 
 namespace Vanto.Core.Tests.Job;
 
 /// <summary>Any combination of fields in their ranges is assessed: no fault of Vanto's own, every number finite, the energy closes, in under a second.</summary>
+[Trait("Category", "Fuzz")]
 public class AnyDesignTests
 {
-    private const int Seconds = 25;
+    /// <summary>Of each kind; <c>./vanto fuzz MINUTES</c> asks for more.</summary>
+    private static readonly int Seconds = int.TryParse(Environment.GetEnvironmentVariable("VANTO_FUZZ_SECONDS"), out var s) ? s : 20;
+
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(1);
 
     [Fact]
@@ -21,15 +29,67 @@ public class AnyDesignTests
         AnyDesign.Changes(40, 300).Sample(Answered, time: Seconds, print: Print);
 
     [Fact]
-    public void Stat()
+    public void Any_readings_of_a_start_up_are_judged() =>
+        Gen.Select(AnyDesign.Changes(0, 12), Gen.Double[0, 1].Array[RecordFields.Count]).Sample(
+            (changes, where) =>
+            {
+                var readings = new JsonObject();
+                foreach (var (field, w) in RecordFields.Zip(where))
+                    AnyDesign.Put(readings, field, w);
+                CommissionRecord[] records = [new(Guid.NewGuid(), DateTimeOffset.UnixEpoch, "Wren", readings.Deserialize<StartUpReadings>(JobFile.Json)!, null)];
+                var assessment = Assessor.Assess(AnyDesign.Of(changes), records);
+                assessment.Faults.ShouldAllBe(f => f.Id == "");
+            },
+            time: Seconds / 3);
+
+    private static readonly IReadOnlyList<FieldInfo> RecordFields = FieldCatalogue.Of(typeof(StartUpReadings), new StartUpReadings(), JobFile.Json);
+
+    [Fact]
+    public void What_is_worked_out_when_asked_is_answered_too() =>
+        AnyDesign.Changes(1, 60).Sample(c => AskedOf(Stands(c)), time: Seconds, print: Print);
+
+    /// <summary>The design without what its stations refuse.</summary>
+    private static JobDesign Stands((int Base, FieldAt[] Changes) changes)
     {
-        try { Many_fields_changed_at_once_are_always_answered(); } finally { File.WriteAllText("/tmp/stat", $"{_asked} {_whole}\n" + string.Join("\n", H.OrderByDescending(h => h.Value).Take(40))); }
+        for (var now = changes; ;)
+        {
+            var design = AnyDesign.Of(now);
+            if (AnyDesign.Without(now, Assessor.Assess(design)) is not { } less)
+                return design;
+            now = less;
+        }
+    }
+
+    private static void AskedOf(JobDesign design)
+    {
+        if (Assessor.Assess(design) is not { Energy: not null, Unit: { } unit } || design.Energy.Sizing.MostBatteries > 12)
+            return;
+        var inputs = new EnergyInputs(design.Survey, design.Load, design.Unit, unit.Unit, design.Energy with { Stretch = design.Energy.Stretch with { Days = 1 } }, design.Start.ReserveSoc);
+        object?[] answers =
+        [
+            Answer(() => LimitedPowerStudy.Of(inputs)),
+            Answer(() => StartStudy.Of(design.Survey, design.Start, unit.Unit)),
+            Answer(() => OptionsTable.Of(design with { Options = [.. design.Options.Take(2)] }, null)),
+            Answer(() => KitSearchOf.Rig(design with { Energy = design.Energy with { Sizing = design.Energy.Sizing with { MostBatteries = 3, MostModules = 3, Days = 1 } } })?.Invoke(null, default)),
+            design.Survey.Climate.Months.Count == 12 ? Answer(() => EnergyStretch.Of(inputs, SeasonRun.Made(design.Survey), "made")) : null,
+        ];
+        foreach (var answer in answers)
+            Finite.FirstFault(answer).ShouldBeNull(answer?.GetType().Name);
+    }
+
+    private static object? Answer(Func<object?> ask)
+    {
+        try
+        {
+            return ask();
+        }
+        catch (InputException)
+        {
+            return null;
+        }
     }
 
     private static string Print((int Base, FieldAt[] Changes) changes) => AnyDesign.Text(changes);
-
-    private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, int> H = new();
-    private static int _asked, _whole;
 
     /// <summary>As it is, and without what a station refuses until none does: behind a refusal nothing would be seen.</summary>
     private static void Answered((int Base, FieldAt[] Changes) changes)
@@ -42,11 +102,7 @@ public class AnyDesignTests
             Finite.FirstFault(assessment).ShouldBeNull();
             if (assessment.Energy is { } energy)
                 energy.Findings.Where(f => f.Code == "energy.open").Select(f => f.Words.ToString()).ShouldBeEmpty();
-            Interlocked.Increment(ref _asked);
-            if (assessment.Faults.Count == 0)
-                Interlocked.Increment(ref _whole);
             now = AnyDesign.Without(c, assessment);
-            if (now is null && assessment.Faults.Count > 0) H.AddOrUpdate(string.Join(" | ", assessment.Faults.SelectMany(f => f.Errors.Take(1)).Select(e => e.Field + ": " + System.Text.RegularExpressions.Regex.Replace(e.Reason, "[0-9.]+", "#"))), 1, (_, n) => n + 1);
         }
     }
 

@@ -10,14 +10,41 @@ export class Refused extends Error {
   ) {
     super(message);
   }
+
+  /** True where the same may be taken later: the store is full or busy, too much is asked at once. */
+  get passes(): boolean {
+    return this.status === 503 || this.status === 507;
+  }
 }
 
-/** Asks the server; a refusal is thrown. While a person types, half a number comes back as a refusal without a failed request. */
-export async function ask<T>(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown, typing = false): Promise<T> {
+/** Largest file that the server reads, bytes; a weather file may be larger. */
+export const largestFile = 4 << 20;
+export const largestWeather = 16 << 20;
+
+export interface AskOptions {
+  /** While a person types, half a number comes back as a refusal without a failed request. */
+  typing?: boolean;
+  signal?: AbortSignal;
+  /** Name of a long run, under which its place in the queue can be asked. */
+  run?: string;
+}
+
+/** Asks the server; a refusal is thrown. */
+export async function ask<T>(
+  method: 'GET' | 'POST' | 'PATCH' | 'DELETE',
+  path: string,
+  body?: unknown,
+  { typing = true, signal, run }: AskOptions = {},
+): Promise<T> {
   const isText = typeof body === 'string';
   const response = await fetch('/api' + path, {
     method,
-    headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(typing ? { 'Vanto-Typing': '1' } : {}) },
+    signal,
+    headers: {
+      ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      ...(typing ? { 'Vanto-Typing': '1' } : {}),
+      ...(run ? { 'Vanto-Run': run } : {}),
+    },
     body: body === undefined ? undefined : isText ? body : JSON.stringify(body),
   });
   if (response.status === 204) return undefined as T;
@@ -26,9 +53,21 @@ export async function ask<T>(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', path: 
   if (refused)
     throw new Refused(
       answer?.status ?? response.status,
-      answer?.title ?? `The server answered ${response.status}.`,
+      answer?.detail ?? answer?.title ?? `The server answered ${response.status}.`,
       answer?.errors ?? [],
       answer,
     );
   return answer as T;
+}
+
+/** The words for a person when something that was asked did not come. */
+export function whyNot(error: unknown, of = ''): string {
+  return (of ? `${of}: ` : '') + (error instanceof Refused ? error.message : 'The server does not answer.');
+}
+
+/** Reads a file's text; one that the server would not take is refused here, with the reason. */
+export async function textOf(file: File, most = largestFile): Promise<string> {
+  if (file.size > most)
+    throw new Refused(413, `It has ${(file.size / (1 << 20)).toFixed(1)} MB; at most ${most >> 20} MB are read.`, [], null);
+  return await file.text();
 }

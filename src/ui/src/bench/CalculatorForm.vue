@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, reactive, ref, watch } from 'vue';
-import { ask, Refused } from '../api/client';
+import { ask, Refused, whyNot } from '../api/client';
 import { choicesOf } from '../api/description';
 import type { CalculationResult, CalculatorView, FieldInfo } from '../api/generated/schema';
 import WorkingSteps from '../parts/WorkingSteps.vue';
@@ -12,6 +12,7 @@ const typed = reactive<Record<string, string>>({});
 const values = reactive<Record<string, unknown>>({});
 const result = ref<CalculationResult | null>(null);
 const errors = ref<Record<string, string>>({});
+const general = ref('');
 const copied = ref(false);
 const kinds: Record<string, string> = {
   published: 'published',
@@ -44,11 +45,12 @@ function fill(): void {
 async function run(): Promise<void> {
   try {
     const request = { inputs: values, typed: { ...typed }, units: settings.units, decimalComma };
-    result.value = await ask<CalculationResult>('POST', `/calc/${props.calculator.name}`, request, true);
+    result.value = await ask<CalculationResult>('POST', `/calc/${props.calculator.name}`, request);
     errors.value = {};
+    general.value = '';
   } catch (error) {
-    if (error instanceof Refused) errors.value = Object.fromEntries(error.errors.map((e) => [e.field, e.reason]));
-    else throw error;
+    errors.value = error instanceof Refused ? Object.fromEntries(error.errors.map((e) => [e.field, e.reason])) : {};
+    general.value = Object.keys(errors.value).length ? '' : whyNot(error);
   }
 }
 
@@ -116,6 +118,7 @@ watch(() => settings.units, fill);
           <button type="button" class="plain" @click="addItem(field)">one more</button>
         </fieldset>
       </template>
+      <p v-if="general" class="severity-stop" role="alert">{{ general }}</p>
       <p v-for="(reason, field) in errors" v-show="!top.some((f) => key(f) === field)" :key="field" class="severity-stop" role="alert">
         {{ reason }}
       </p>

@@ -2,13 +2,13 @@
 import { computed } from 'vue';
 import { choicesOf, fieldAt } from '../api/description';
 import type { Option } from '../api/generated/schema';
-import { useRig, valueAt } from '../stores/rig';
+import { useRig } from '../stores/rig';
 
 const props = defineProps<{ path: string; label?: string; more?: Option[] }>();
 const rig = useRig();
 const field = computed(() => fieldAt(props.path));
 const choices = computed(() => [...choicesOf(field.value), ...(props.more ?? [])]);
-const value = computed(() => valueAt(rig.design, props.path) as string);
+const value = computed(() => rig.wanted(props.path) as string);
 </script>
 
 <template>

@@ -12,13 +12,15 @@ const input = ref<HTMLInputElement>();
 const field = computed(() => fieldAt(props.path));
 const stored = computed(() => valueAt(rig.design, props.path) as number | null);
 const asShown = computed(() => (stored.value === null || stored.value === undefined ? '' : editable(stored.value, field.value.quantity!)));
-const typed = ref(asShown.value);
+const unsent = computed(() => rig.unsent.includes(props.path));
+const typed = ref(unsent.value ? ((rig.wanted(props.path) as string | null) ?? asShown.value) : asShown.value);
 const inFocus = ref(false);
 const touched = ref(false);
 const error = computed(() => rig.errors[props.path] ?? '');
 
-watch([asShown, () => settings.units], () => {
-  if (!touched.value && !error.value) typed.value = asShown.value;
+// What is typed stays typed until it is saved: a field that was refused or not sent keeps its text.
+watch([asShown, unsent, () => settings.units], () => {
+  if (!touched.value && !error.value && !unsent.value) typed.value = asShown.value;
 });
 
 async function enter(): Promise<void> {
@@ -30,7 +32,7 @@ async function enter(): Promise<void> {
 function leave(): void {
   inFocus.value = false;
   touched.value = false;
-  if (!error.value) typed.value = asShown.value;
+  if (!error.value && !unsent.value) typed.value = asShown.value;
 }
 
 function keystroke(): void {
@@ -40,7 +42,7 @@ function keystroke(): void {
 </script>
 
 <template>
-  <div class="field" :class="{ wrong: error }">
+  <div class="field" :class="{ wrong: error, unsent: unsent && rig.failure }">
     <label :for="id">{{ label ?? field.label }}</label>
     <span class="value">
       <input
@@ -110,6 +112,9 @@ small {
 }
 .help {
   color: var(--soft);
+}
+.unsent .value {
+  border-bottom-style: dashed;
 }
 .wrong .value {
   border-color: var(--stop);

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import { fieldAt } from '../api/description';
-import { useRig, valueAt } from '../stores/rig';
+import { useRig } from '../stores/rig';
 
 const props = defineProps<{ path: string; label?: string }>();
 const rig = useRig();
 const id = useId();
 const field = computed(() => fieldAt(props.path));
-const value = computed(() => valueAt(rig.design, props.path) as boolean);
+const value = computed(() => rig.wanted(props.path) as boolean);
 </script>
 
 <template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue';
 import { fieldAt } from '../api/description';
-import { useRig, valueAt } from '../stores/rig';
+import { useRig } from '../stores/rig';
 
 const props = defineProps<{ path: string; label?: string }>();
 const rig = useRig();
 const id = useId();
 const field = computed(() => fieldAt(props.path));
-const stored = computed(() => (valueAt(rig.design, props.path) as string) ?? '');
+const stored = computed(() => (rig.wanted(props.path) as string) ?? '');
 const typed = ref(stored.value);
 const inFocus = ref(false);
 watch(stored, (value) => {
@@ -25,8 +25,10 @@ watch(stored, (value) => {
       autocomplete="off"
       @focus="inFocus = true"
       @blur="inFocus = false"
+      :aria-invalid="!!rig.errors[path]"
       @input="rig.set(path, typed)"
     />
+    <p v-if="rig.errors[path]" class="error" role="alert">{{ rig.errors[path] }}</p>
   </div>
 </template>
 
@@ -50,5 +52,10 @@ input {
 }
 input:focus {
   outline: 3px solid var(--focus);
+}
+.error {
+  grid-column: 1 / -1;
+  color: var(--stop);
+  font-size: 13.5px;
 }
 </style>

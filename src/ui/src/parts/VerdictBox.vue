@@ -32,7 +32,7 @@ const inSight = computed(() => (all.value ? ranked.value : ranked.value.filter((
     <p class="headline">{{ say(verdict.headline) }}</p>
     <p class="detail">{{ say(verdict.detail) }}</p>
     <ul v-if="ranked.length" class="findings">
-      <li v-for="finding in inSight" :key="finding.code">
+      <li v-for="(finding, place) in inSight" :key="`${finding.code} ${place}`">
         <span v-if="!isHeadline(finding)" class="reason"
           ><b :class="'severity-' + finding.level">{{ words[finding.level] }}</b> {{ say(finding.words) }}</span
         >

@@ -65,6 +65,15 @@ export function axis(extra: object = {}) {
   };
 }
 
+/** What the box under the pointer says, line by line, the first bold: text that came from a file is never read as HTML. */
+export function tipText(title: string, lines: string[] = []): HTMLElement {
+  const box = document.createElement('div');
+  const head = document.createElement('b');
+  head.textContent = title;
+  box.append(head, ...lines.flatMap((line) => [document.createElement('br'), document.createTextNode(line)]));
+  return box;
+}
+
 /** The box under the pointer. */
 export function tip(extra: object = {}) {
   return {

@@ -1,33 +1,24 @@
-import { onMounted, onUnmounted, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue';
-import { ask, Refused } from '../api/client';
+import { onMounted, onUnmounted, watch, type Ref, type ShallowRef } from 'vue';
 import { useRig } from '../stores/rig';
+import { useLongRun } from './longRun';
 
 const rest = 400;
 
 /** What the server works out beside the assessment: asked at once, and anew when the rig has rested for a moment. What was last found stays beside a fault. */
-export function useStudy<T>(part: string): { study: ShallowRef<T | null>; fault: Ref<string> } {
+export function useStudy<T>(part: string): { study: ShallowRef<T | null>; fault: Ref<string>; place: Ref<number> } {
   const rig = useRig();
-  const study = shallowRef<T | null>(null);
-  const fault = ref('');
+  const { result, error, place, run } = useLongRun<T>();
   let timer = 0;
-
-  async function load(): Promise<void> {
-    try {
-      study.value = await ask<T>('GET', `/rigs/${rig.id}/${part}`, undefined, true);
-      fault.value = '';
-    } catch (error) {
-      fault.value = error instanceof Refused ? error.message : 'The server does not answer.';
-    }
-  }
+  const load = () => void run(`/rigs/${rig.id}/${part}`);
 
   watch(
     () => rig.revision,
     () => {
       window.clearTimeout(timer);
-      timer = window.setTimeout(() => void load(), rest);
+      timer = window.setTimeout(load, rest);
     },
   );
   onMounted(load);
   onUnmounted(() => window.clearTimeout(timer));
-  return { study, fault };
+  return { study: result, fault: error, place };
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, onUnmounted, watch, type Component } from 'vue';
+import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch, type Component } from 'vue';
 import { useRouter } from 'vue-router';
-import { stations } from '../api/description';
+import { Refused, whyNot } from '../api/client';
+import { labelOf, stations } from '../api/description';
 import Ledger from '../ledger/Ledger.vue';
 import { isTyping } from '../parts/keys';
 import TopKeys from '../parts/TopKeys.vue';
@@ -34,9 +35,24 @@ const saved = computed(() => {
   return rig.savedAt ? clock(at.getHours() + at.getMinutes() / 60) : '';
 });
 
+const unsaved = computed(() => {
+  const names = [...new Set(rig.unsent.map((path) => labelOf(path)))];
+  return names.slice(0, 4).join(', ') + (names.length > 4 ? ` and ${names.length - 4} more` : '');
+});
+const missing = ref('');
+
+async function open(id: string): Promise<void> {
+  missing.value = '';
+  try {
+    await rig.open(id);
+  } catch (e) {
+    if (rig.id === id) missing.value = e instanceof Refused && e.status === 404 ? 'There is no such rig in this yard.' : whyNot(e);
+  }
+}
+
 watch(
   () => props.id,
-  (id) => void rig.open(id).catch(() => router.replace('/')),
+  (id) => void open(id),
   { immediate: true },
 );
 
@@ -66,7 +82,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey, true));
       <b class="name">{{ rig.design.name }}</b>
       <span class="soft">{{ rig.design.survey.kind }}{{ rig.design.survey.place.name ? ' · ' + rig.design.survey.place.name : '' }}</span>
       <span class="space" />
-      <span class="soft" role="status" data-saved>{{ rig.failure ? 'not saved' : rig.waiting > 0 ? 'saving' : 'saved ' + saved }}</span>
+      <span class="soft" role="status" data-saved>{{ rig.failure ? 'not saved' : rig.unsent.length > 0 ? 'saving' : 'saved ' + saved }}</span>
       <button type="button" class="key" :disabled="rig.undoable.length === 0" @click="rig.undo()">undo</button>
       <button type="button" class="key" :disabled="rig.redoable.length === 0" @click="rig.redo()">redo</button>
       <HistoryBox :id="id" />
@@ -75,7 +91,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey, true));
     </header>
     <RunLine :id="id" :here="here" :states="rig.assessment.states" />
     <main class="station">
-      <p v-if="rig.failure" class="failure" role="alert">{{ rig.failure }}</p>
+      <p v-if="rig.failure" class="failure" role="alert" data-unsent>
+        {{ rig.failure }} Not saved yet: {{ unsaved }}. It is sent again in a moment, and with the next change.
+      </p>
       <component :is="views[here]" v-if="!fault || here === 'survey'" :key="here">
         <template v-if="fault" #fault><VerdictBox :verdict="fault.verdict" /></template>
       </component>
@@ -85,6 +103,12 @@ onUnmounted(() => window.removeEventListener('keydown', onKey, true));
     <WorkingDrawer />
     <ConflictBox />
   </div>
+  <main v-else-if="missing" class="missing">
+    <p role="alert">{{ missing }}</p>
+    <p>
+      <button type="button" class="plain" @click="open(id)">try again</button> <RouterLink to="/" class="home">back to the yard</RouterLink>
+    </p>
+  </main>
 </template>
 
 <style scoped>
@@ -145,6 +169,11 @@ onUnmounted(() => window.removeEventListener('keydown', onKey, true));
 }
 .fault {
   padding: 20px;
+}
+.missing {
+  padding: 40px 24px;
+  display: grid;
+  gap: 14px;
 }
 .failure {
   position: absolute;

@@ -1,14 +1,11 @@
 import { defineStore } from 'pinia';
 import { markRaw } from 'vue';
-import { ask, Refused } from '../api/client';
-import type { ConflictView, DesignChange, Figure, JobAssessment, JobDesign, RigChanged, RigView } from '../api/generated/schema';
-import { decimalComma, settings } from '../parts/settings';
+import { ask, type Refused } from '../api/client';
+import type { DesignChange, Figure, JobAssessment, JobDesign, RigChanged, RigView } from '../api/generated/schema';
+import { stations } from '../api/description';
+import { Outbox, valueAt, type Batch, type Conflict, type Edit, type Listener } from './outbox';
 
-export interface Edit {
-  path: string;
-  text?: string;
-  value?: unknown;
-}
+export { valueAt };
 
 interface Step {
   before: Edit[];
@@ -24,8 +21,9 @@ interface State {
   records: RigView['records'];
   before: Record<string, number>;
   errors: Record<string, string>;
-  conflict: (ConflictView & { wanted: Edit[] }) | null;
-  waiting: number;
+  conflict: Conflict | null;
+  /** Paths of fields that are typed but not saved. */
+  unsent: string[];
   failure: string;
   undoable: Step[];
   redoable: Step[];
@@ -33,24 +31,15 @@ interface State {
   focused: Figure | null;
 }
 
-const client = crypto.randomUUID();
-const stationParts = ['survey', 'load', 'unit', 'start', 'energy', 'commission', 'handover'] as const;
-let queue: Promise<unknown> = Promise.resolve();
+/** Edits on their way, by rig; one with something unsent is kept however often its page is left. */
+const outboxes = new Map<string, Outbox>();
 let lastKey = '';
-let pending: { path: string; edits: Edit[] } | null = null;
 
-/** The value of a design at a path. */
-export function valueAt(design: unknown, path: string): unknown {
-  return path
-    .split('/')
-    .filter(Boolean)
-    .reduce<unknown>((node, part) => (node as Record<string, unknown> | null | undefined)?.[part], design);
-}
-
-/** Edits with later ones of the same fields in their place. */
-function joined(earlier: Edit[], later: Edit[]): Edit[] {
-  return [...earlier.filter((e) => !later.some((l) => l.path === e.path)), ...later];
-}
+/** A page with something unsent is not left without asking. */
+window.addEventListener('beforeunload', (event) => {
+  if ([...outboxes.values()].some((o) => o.waiting.length > 0 || o.underWay || o.conflict)) event.preventDefault();
+});
+window.addEventListener('online', () => outboxes.forEach((o) => void o.send()));
 
 /** The open rig: its design, its results, edits under way, undo. */
 export const useRig = defineStore('rig', {
@@ -64,7 +53,7 @@ export const useRig = defineStore('rig', {
     before: {},
     errors: {},
     conflict: null,
-    waiting: 0,
+    unsent: [],
     failure: '',
     undoable: [],
     redoable: [],
@@ -73,18 +62,60 @@ export const useRig = defineStore('rig', {
   }),
   actions: {
     async open(id: string): Promise<void> {
-      if (this.id !== id) this.$reset();
-      this.id = id;
-      this.take(await ask<RigView>('GET', `/rigs/${id}`));
+      const another = this.id !== id;
+      if (another) {
+        const left = outboxes.get(this.id);
+        if (left) left.listener = null;
+        if (left && !left.waiting.length && !left.underWay && !left.conflict) outboxes.delete(this.id);
+        this.$reset();
+        this.id = id;
+      }
+      const view = await ask<RigView>('GET', `/rigs/${id}`);
+      if (this.id !== id) return; // another rig was opened meanwhile
+      this.take(view);
     },
+    /** Shows a whole rig as the server has it; an answer for another rig is left. */
     take(view: RigView): void {
-      this.revision = view.revision;
+      if (view.id !== this.id) return;
       this.savedAt = view.savedAt;
       this.design = view.design;
       this.assessment = markRaw(view.assessment);
       this.records = view.records;
       this.before = {};
       lastKey = '';
+      const box = this.box();
+      if (!box.conflict) {
+        box.revision = view.revision;
+        box.design = view.design;
+      }
+      this.revision = box.conflict ? this.revision : view.revision;
+      this.follow(box);
+      void box.send();
+    },
+    box(): Outbox {
+      let box = outboxes.get(this.id);
+      if (!box) outboxes.set(this.id, (box = new Outbox(this.id, this.revision, this.design)));
+      box.listener ??= this.listen(box);
+      return box;
+    },
+    listen(box: Outbox): Listener {
+      return {
+        done: (answer, batch, before) => this.accept(answer, batch, before),
+        refused: (error, batch) => this.refuse(error, batch),
+        conflicted: (conflict) => (this.conflict = conflict),
+        changed: () => this.follow(box),
+      };
+    },
+    /** What the outbox has not got rid of. */
+    follow(box: Outbox): void {
+      this.unsent = box.paths;
+      this.failure = box.failure;
+      this.conflict = box.conflict ? { ...box.conflict } : null;
+    },
+    /** The value of a field as the person last gave it, saved or not. */
+    wanted(path: string): unknown {
+      const edit = this.unsent.includes(path) ? outboxes.get(this.id)?.editOf(path) : undefined;
+      return edit ? (edit.text ?? edit.value) : valueAt(this.design, path);
     },
     /** Sends typed text of one field; while one edit is under way only the newest text of a field waits. */
     type(path: string, text: string): Promise<void> {
@@ -96,71 +127,30 @@ export const useRig = defineStore('rig', {
     apply(changes: DesignChange[]): Promise<void> {
       return this.change(changes.map((c) => ({ path: c.path, value: c.value })));
     },
-    async change(edits: Edit[], remember = true): Promise<void> {
-      const key = edits.map((e) => e.path).join();
-      if (pending?.path === key) {
-        pending.edits = edits;
-        return;
-      }
-      const mine = { path: key, edits };
-      pending = mine;
-      this.waiting++;
-      const turn = queue.then(async () => {
-        if (pending === mine) pending = null;
-        await this.send(mine.edits, remember);
-      });
-      queue = turn.catch(() => undefined);
-      try {
-        await turn;
-      } finally {
-        this.waiting--;
-      }
+    change(edits: Edit[], remember = true): Promise<void> {
+      return this.box().add(edits, remember);
     },
-    async send(edits: Edit[], remember: boolean): Promise<void> {
-      if (this.conflict) {
-        this.conflict.wanted = joined(this.conflict.wanted, edits);
-        for (const field of this.conflict.fields) {
-          const mine = edits.find((e) => e.path === field.path);
-          if (mine) field.mine = (mine.text ?? mine.value) as typeof field.mine;
-        }
-        return;
-      }
-      const before = edits.map((e) => ({ path: e.path, value: valueAt(this.design, e.path) ?? null }));
-      try {
-        const patch = {
-          baseRevision: this.revision,
-          client,
-          units: settings.units,
-          decimalComma,
-          changes: edits.map((e) => ({ path: e.path, text: e.text ?? null, value: e.value ?? null })),
-          label: null,
-        };
-        const done = await ask<RigChanged>('PATCH', `/rigs/${this.id}`, patch, true);
-        for (const edit of edits) delete this.errors[edit.path];
-        this.failure = '';
-        this.accept(done, edits);
-        if (remember) this.remember(before, edits);
-      } catch (error) {
-        this.refuse(error, edits);
-      }
-    },
-    accept(done: RigChanged, edits: Edit[]): void {
+    accept(done: RigChanged, { edits, remember }: Batch, before: Edit[]): void {
+      for (const edit of edits) delete this.errors[edit.path];
       const key = edits.map((e) => e.path).join();
       if (key !== lastKey || edits.some((e) => e.text === undefined))
         this.before = Object.fromEntries((this.assessment?.ledger ?? []).map((entry) => [entry.id, entry.value.value]));
       lastKey = key;
       const fresh = { ...done.assessment } as Record<string, unknown>;
-      for (const part of stationParts) if (!done.changed.includes(part)) fresh[part] = this.assessment?.[part] ?? null;
+      const old = this.assessment as Record<string, unknown> | null;
+      for (const part of stations) if (!done.changed.includes(part)) fresh[part] = old?.[part] ?? null;
       // Results are replaced whole, never changed: nothing in them needs watching.
       this.assessment = markRaw(fresh as unknown as JobAssessment);
       this.design = done.design;
       this.revision = done.revision;
       this.savedAt = done.savedAt;
+      if (remember) this.remember(before, edits);
     },
-    refuse(error: unknown, edits: Edit[]): void {
-      if (error instanceof Refused && error.status === 409) this.conflict = { ...(error.body as ConflictView), wanted: edits };
-      else if (error instanceof Refused) for (const edit of edits) this.errors[edit.path] = error.message;
-      else this.failure = 'The server does not answer. What you typed is still here; it is sent again with the next change.';
+    /** An error stands at the field that it names, else at all that were changed. */
+    refuse(error: Refused, { edits }: Batch): void {
+      const named = new Map(error.errors.map((e) => [(e.field.startsWith('/') ? '' : '/') + e.field.replaceAll('.', '/').replace(/\[(\d+)\]/g, '/$1'), e.reason]));
+      const hit = edits.filter((e) => named.has(e.path));
+      for (const edit of hit.length ? hit : edits) this.errors[edit.path] = named.get(edit.path) ?? error.message;
     },
     remember(before: Edit[], edits: Edit[]): void {
       const after = edits.map((e) => ({ path: e.path, value: valueAt(this.design, e.path) ?? null }));
@@ -171,7 +161,6 @@ export const useRig = defineStore('rig', {
       else this.undoable.push({ before, after });
       this.redoable = [];
     },
-    /** Ends the present burst of typing, so that the next one is undone on its own. */
     async undo(): Promise<void> {
       const step = this.undoable.pop();
       if (!step) return;
@@ -187,13 +176,19 @@ export const useRig = defineStore('rig', {
     async keepMine(): Promise<void> {
       const conflict = this.conflict;
       if (!conflict) return;
-      this.conflict = null;
+      const box = this.box();
+      const wanted = box.settle(conflict.revision, conflict.design);
       this.revision = conflict.revision;
       this.design = conflict.design;
-      await this.change(conflict.wanted);
+      this.follow(box);
+      await this.change(wanted);
     },
     async takeTheirs(): Promise<void> {
-      this.conflict = null;
+      const conflict = this.conflict;
+      if (!conflict) return;
+      const box = this.box();
+      box.settle(conflict.revision, conflict.design);
+      this.follow(box);
       await this.open(this.id);
     },
   },

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask, Refused } from '../api/client';
+import { ask, textOf, whyNot } from '../api/client';
 import { choicesOf, fieldAt } from '../api/description';
-import type { RigKind, RigView, YardRig } from '../api/generated/schema';
+import type { RigKind, RigView, SurveyDesign, YardRig } from '../api/generated/schema';
 import RigElevation from '../parts/RigElevation.vue';
 import { shapeOf } from '../parts/rigShape';
 import TopKeys from '../parts/TopKeys.vue';
@@ -15,6 +15,10 @@ const name = ref('');
 const kind = ref<RigKind>('van');
 const copyOf = ref('');
 const error = ref('');
+/** Why the yard cannot be shown, or not as it is now. */
+const unread = ref('');
+const readable = computed(() => (rigs.value ?? []).filter((r) => r.survey) as (YardRig & { survey: SurveyDesign })[]);
+const broken = computed(() => (rigs.value ?? []).filter((r) => !r.survey));
 const kinds = choicesOf(fieldAt('/survey/kind'));
 
 /** One scale for all, metres to pixels: few rigs are drawn large, many small. */
@@ -23,7 +27,7 @@ const scale = computed(() => {
   return count <= 2 ? 62 : count <= 6 ? 42 : 28;
 });
 
-function width(rig: YardRig): number {
+function width(rig: { survey: SurveyDesign }): number {
   const shape = shapeOf(rig.survey);
   return shape.length + shape.nose + 1.4;
 }
@@ -36,19 +40,35 @@ onUnmounted(() => {
   clearTimeout(again);
 });
 
-/** Rigs that the server has not worked out yet are asked for again until they are. */
+/** Rigs that the server has not worked out yet are asked for again until they are; while it does not answer, it is asked again. */
 async function load(): Promise<void> {
-  rigs.value = await ask<YardRig[]>('GET', '/rigs');
-  if (here && rigs.value.some((r) => r.pending)) again = window.setTimeout(load, 60);
+  clearTimeout(again);
+  try {
+    rigs.value = await ask<YardRig[]>('GET', '/rigs');
+    unread.value = '';
+    if (here && rigs.value.some((r) => r.pending)) again = window.setTimeout(load, 60);
+  } catch (e) {
+    unread.value = whyNot(e);
+    if (here) again = window.setTimeout(load, 2000);
+  }
+}
+
+async function remove(rig: YardRig): Promise<void> {
+  try {
+    await ask('DELETE', `/rigs/${rig.id}`);
+    await load();
+  } catch (e) {
+    unread.value = whyNot(e, rig.name);
+  }
 }
 
 async function begin(): Promise<void> {
   error.value = '';
   try {
-    const view = await ask<RigView>('POST', '/rigs', { name: name.value, kind: kind.value, copyOf: copyOf.value || null }, true);
+    const view = await ask<RigView>('POST', '/rigs', { name: name.value, kind: kind.value, copyOf: copyOf.value || null });
     await router.push(`/rig/${view.id}/survey`);
   } catch (e) {
-    error.value = e instanceof Error ? e.message : String(e);
+    error.value = whyNot(e);
   }
 }
 
@@ -57,11 +77,12 @@ async function read(event: Event): Promise<void> {
   if (!file) return;
   error.value = '';
   try {
-    const view = await ask<RigView>('POST', '/rigs/import', await file.text(), true);
+    const view = await ask<RigView>('POST', '/rigs/import', await textOf(file));
     await router.push(`/rig/${view.id}/survey`);
   } catch (e) {
-    error.value = e instanceof Refused ? `${file.name}: ${e.message}` : String(e);
+    error.value = whyNot(e, file.name);
   }
+  (event.target as HTMLInputElement).value = '';
 }
 
 const stageWords: Record<string, string> = {
@@ -85,8 +106,21 @@ const stageWords: Record<string, string> = {
       <TopKeys />
     </header>
     <main>
-      <ul v-if="rigs?.length" class="row">
-        <li v-for="rig in rigs" :key="rig.id" :style="{ width: width(rig) * scale + 'px' }">
+      <p v-if="unread" class="severity-stop" role="alert" data-yard-error>
+        {{ unread }} {{ rigs ? 'What stands here may not be the newest.' : 'The rigs are in the store; they are asked for again in a moment.' }}
+        <button type="button" class="plain" @click="load">ask again</button>
+      </p>
+      <ul v-if="broken.length" class="broken" data-broken>
+        <li v-for="rig in broken" :key="rig.id" :data-broken-rig="rig.name">
+          <b class="severity-stop">◆ {{ rig.name }}</b> cannot be read: {{ rig.fault }}
+          <a class="plain" :href="`/api/rigs/${rig.id}/job-file`" download>save it as it lies</a>
+          <el-popconfirm title="Remove this rig with all its history?" confirm-button-text="remove it" cancel-button-text="keep it" width="260" @confirm="remove(rig)">
+            <template #reference><button type="button" class="plain" :aria-label="`remove ${rig.name}`">remove</button></template>
+          </el-popconfirm>
+        </li>
+      </ul>
+      <ul v-if="readable.length" class="row">
+        <li v-for="rig in readable" :key="rig.id" :style="{ width: width(rig) * scale + 'px' }">
           <RouterLink
             :to="`/rig/${rig.id}/${rig.worst ? (Object.keys(rig.states).find((s) => rig.states[s] === rig.worst!.level) ?? 'survey') : 'survey'}`"
             class="rig"
@@ -116,7 +150,7 @@ const stageWords: Record<string, string> = {
           </RouterLink>
         </li>
       </ul>
-      <p v-else-if="rigs" class="empty">
+      <p v-else-if="rigs && !broken.length" class="empty">
         The yard is empty. Begin with the rig that stands in front of you: its kind and a name are enough; the rest is measured in Survey.
       </p>
       <form class="begin" @submit.prevent="begin">
@@ -128,11 +162,11 @@ const stageWords: Record<string, string> = {
             <option v-for="k in kinds" :key="k.value" :value="k.value">{{ k.label }}</option>
           </select></label
         >
-        <label v-if="rigs?.length"
+        <label v-if="readable.length"
           >Copied from
           <select v-model="copyOf" data-new="copy">
             <option value="">nothing</option>
-            <option v-for="r in rigs" :key="r.id" :value="r.id">{{ r.name }}</option>
+            <option v-for="r in readable" :key="r.id" :value="r.id">{{ r.name }}</option>
           </select></label
         >
         <button type="submit" class="plain" data-new="go">begin</button>
@@ -185,6 +219,13 @@ main {
   gap: 26px 0;
   margin: 0;
   padding: 0;
+}
+.broken {
+  list-style: none;
+  margin: 0 0 18px;
+  padding: 0;
+  display: grid;
+  gap: 8px;
 }
 .rig {
   display: block;

@@ -5,7 +5,7 @@ import { recordFields } from '../../api/description';
 import type { CommissionRecord, RigView, VerdictRow } from '../../api/generated/schema';
 import VerdictBox from '../../parts/VerdictBox.vue';
 import { decimalComma, settings } from '../../parts/settings';
-import { say, shown, shownMeasure, symbolOf } from '../../parts/show';
+import { editable, say, shown, shownMeasure, symbolOf } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
 
@@ -13,6 +13,7 @@ const rig = useRig();
 const proof = computed(() => rig.assessment!.commission!);
 const by = ref('');
 const typed = reactive<Record<string, string>>({});
+let before: Record<string, string> = {};
 const errors = reactive<Record<string, string>>({});
 const general = ref('');
 const corrects = ref<string | null>(null);
@@ -23,8 +24,8 @@ async function record(): Promise<void> {
   for (const key of Object.keys(errors)) delete errors[key];
   general.value = '';
   try {
-    const wanted = { by: by.value, units: settings.units, decimalComma, readings: typed, corrects: corrects.value };
-    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/records`, wanted, true));
+    const wanted = { by: by.value, units: settings.units, decimalComma, readings: changed(), corrects: corrects.value };
+    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/records`, wanted));
     for (const key of Object.keys(typed)) delete typed[key];
     corrects.value = null;
   } catch (error) {
@@ -37,13 +38,20 @@ async function record(): Promise<void> {
   }
 }
 
+/** Of a correction only what was typed anew: the rest stays as it was read, to the last digit. */
+function changed(): Record<string, string> {
+  return corrects.value ? Object.fromEntries(Object.entries(typed).filter(([name, text]) => text !== before[name])) : { ...typed };
+}
+
 function correct(old: CommissionRecord): void {
   corrects.value = old.id;
+  before = {};
   by.value = old.by;
   for (const field of recordFields) {
     const name = field.path.slice(1);
     const value = (old.readings as Record<string, unknown>)[name];
-    typed[name] = typeof value === 'number' ? shown(value, field.quantity!) : '';
+    before[name] = typeof value === 'number' ? editable(value, field.quantity!) : '';
+    typed[name] = before[name];
   }
 }
 

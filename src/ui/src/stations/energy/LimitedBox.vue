@@ -7,7 +7,7 @@ import { useStudy } from '../../parts/study';
 
 /** Running on limited power: what a degree costs, what cooling ahead buys, what is switched off first. */
 const rig = useRig();
-const { study: view } = useStudy<LimitedPowerView>('limited-power');
+const { study: view, fault } = useStudy<LimitedPowerView>('limited-power');
 
 /** Rows before those that hold the unit back. */
 const early = computed(() => view.value!.rows.findIndex((r) => r.device === null));
@@ -36,8 +36,12 @@ const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k >
 </script>
 
 <template>
+  <p v-if="fault && !view" class="severity-stop" role="alert">{{ fault }}</p>
   <section v-if="view" class="limited" data-limited>
     <h2>On limited power</h2>
+    <p v-for="f in view.findings" :key="f.code" data-limited-finding>
+      <b :class="'severity-' + f.level">{{ f.level }}</b> {{ say(f.words) }}
+    </p>
     <div class="pair">
       <div>
         <table class="sheet">

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { ask, Refused } from '../../api/client';
 import type { OptionRow, OptionsView, QuantityKind } from '../../api/generated/schema';
+import { useLongRun, waits } from '../../parts/longRun';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
 /** Several named designs of the rig beside one another; one is pinned and the others are told against it. */
 const rig = useRig();
-const view = ref<OptionsView | null>(null);
+const { result: view, error: fault, place, busy, run } = useLongRun<OptionsView>();
 const name = ref('');
-const error = ref('');
+const refused = ref('');
+const error = computed(() => refused.value || fault.value);
 const options = computed(() => rig.design!.options);
 const baseline = computed(() => view.value?.rows.find((r) => r.name === view.value!.baseline) ?? view.value?.rows[0]);
 
@@ -32,18 +33,14 @@ const lines: Line[] = [
 ];
 
 async function compare(): Promise<void> {
-  error.value = '';
-  try {
-    view.value = await ask<OptionsView>('GET', `/rigs/${rig.id}/options`, undefined, true);
-  } catch (e) {
-    error.value = e instanceof Refused ? e.message : 'The server does not answer.';
-  }
+  refused.value = '';
+  await run(`/rigs/${rig.id}/options`);
 }
 
 async function keep(): Promise<void> {
   const called = name.value.trim();
   if (!called || options.value.some((o) => o.name === called)) {
-    error.value = called ? `An option is called “${called}” already.` : 'Give the option a name.';
+    refused.value = called ? `An option is called “${called}” already.` : 'Give the option a name.';
     return;
   }
   const d = rig.design!;
@@ -103,7 +100,8 @@ watch(
       <label for="option-name">Keep this design as</label>
       <input id="option-name" v-model="name" maxlength="40" @keydown.enter="keep" />
       <button type="button" class="plain" @click="keep">keep</button>
-      <button v-if="options.length && !view" type="button" class="plain" @click="compare">compare {{ options.length + 1 }}</button>
+      <button v-if="options.length && !view" type="button" class="plain" :disabled="busy" @click="compare">compare {{ options.length + 1 }}</button>
+      <span v-if="place" class="soft" role="status">{{ waits(place) }}</span>
     </p>
     <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>
     <div v-if="view" class="wide">

@@ -3,6 +3,7 @@ import { computed, onUnmounted, ref, watch } from 'vue';
 import type { DesignChange, FrontierPoint, KitStand, SizingResult } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
+import { waits } from '../../parts/longRun';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
@@ -17,6 +18,7 @@ const result = ref<SizingResult | null>(null);
 const progress = ref<SizingProgress | null>(null);
 const error = ref('');
 const stale = ref(false);
+const place = ref(0);
 let source: EventSource | null = null;
 
 function stop(): void {
@@ -31,7 +33,11 @@ function search(): void {
   progress.value = { done: 0, total: 1 };
   source = new EventSource(`/api/rigs/${rig.id}/sizing`);
   const on = (name: string, act: (data: string) => void) => source!.addEventListener(name, (e) => act((e as MessageEvent<string>).data));
-  on('progress', (data) => (progress.value = JSON.parse(data) as SizingProgress));
+  on('queued', (data) => (place.value = JSON.parse(data) as number));
+  on('progress', (data) => {
+    place.value = 0; 
+    progress.value = JSON.parse(data) as SizingProgress;
+  });
   on('result', (data) => {
     result.value = JSON.parse(data) as SizingResult;
     seen.value = 0;
@@ -128,7 +134,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
       <button v-if="!progress" type="button" class="plain main" @click="search">find the smallest</button>
       <template v-else>
         <progress :value="progress.done" :max="progress.total" aria-label="How far the search has come" />
-        <span class="soft">{{ progress.done }} of {{ progress.total }}</span>
+        <span class="soft" role="status">{{ place ? waits(place) : `${progress.done} of ${progress.total}` }}</span>
         <button type="button" class="plain" @click="stop">stop</button>
       </template>
       <span v-if="result && stale && !progress" class="soft">The rig has changed since; search again.</span>

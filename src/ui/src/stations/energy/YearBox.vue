@@ -1,30 +1,19 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { ask, Refused } from '../../api/client';
 import type { EnergyYearResult } from '../../api/generated/schema';
 import DrawnChart from '../../parts/DrawnChart.vue';
+import { useLongRun, waits } from '../../parts/longRun';
 import { axis, inks, lettering, tip } from '../../parts/chart';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
 /** The year as a strip of weeks: lowest charge, hours too warm, what the sun leaves over. */
 const rig = useRig();
-const year = ref<EnergyYearResult | null>(null);
-const busy = ref(false);
 const stale = ref(false);
-const error = ref('');
+const { result: year, busy, place, error, run: ask } = useLongRun<EnergyYearResult>();
 
 async function run(): Promise<void> {
-  busy.value = true;
-  error.value = '';
-  try {
-    year.value = await ask<EnergyYearResult>('GET', `/rigs/${rig.id}/energy-year`, undefined, true);
-    stale.value = false;
-  } catch (e) {
-    error.value = e instanceof Refused ? e.message : 'The server does not answer.';
-  } finally {
-    busy.value = false;
-  }
+  if (await ask(`/rigs/${rig.id}/energy-year`)) stale.value = false;
 }
 
 watch(
@@ -123,6 +112,7 @@ const option = computed(() => {
     <h2>The year, week by week</h2>
     <p class="row">
       <button type="button" class="plain" :disabled="busy" @click="run">{{ busy ? 'running the year' : 'run the year' }}</button>
+      <span v-if="place" class="soft" role="status">{{ waits(place) }}</span>
       <span v-if="year && stale && !busy" class="soft">The rig has changed since; run it again.</span>
     </p>
     <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>

@@ -44,7 +44,12 @@ const words: Record<string, string> = { pass: 'pass', note: 'note', caution: 'ca
           <p class="soft">{{ say(sheet.together.rating) }}</p>
           <p v-if="sheet.together.together.length === 0" class="severity-stop">The air conditioner must not be started on this source.</p>
           <p v-for="(set, i) in sheet.together.together" :key="'t' + i">Together: {{ set.join(', ') }}</p>
+          <p v-if="sheet.together.togetherLeft">and {{ sheet.together.togetherLeft }} more sets that are allowed.</p>
           <p v-for="(set, i) in sheet.together.never" :key="'n' + i"><b>Not together:</b> {{ set.join(' with ') }}</p>
+          <p v-if="sheet.together.neverLeft" class="severity-stop" data-never-left>
+            and {{ sheet.together.neverLeft }} more sets that are not allowed: what is not written under Together is run one at a time.
+          </p>
+          <p v-if="sheet.together.small.length" class="soft">The small ones: {{ sheet.together.small.join(', ') }}.</p>
         </template>
         <p v-else>The unit runs straight on the battery: nothing else shares an inverter with it.</p>
         <template v-if="sheet.hours.length">

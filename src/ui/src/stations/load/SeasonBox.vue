@@ -1,32 +1,26 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { ask, Refused } from '../../api/client';
+import { ask, largestWeather, textOf, whyNot } from '../../api/client';
 import type { SeasonResult, WeatherFileView } from '../../api/generated/schema';
 import DrawnChart from '../../parts/DrawnChart.vue';
+import { useLongRun, waits } from '../../parts/longRun';
 import { axis, inks, lettering, tip } from '../../parts/chart';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
 /** A year of the rig, run when it is asked for: from a weather file or from weather made of the months. */
 const rig = useRig();
-const year = ref<SeasonResult | null>(null);
+const { result: year, busy, place, error: fault, run: season } = useLongRun<SeasonResult>();
 const file = ref<WeatherFileView | null>(null);
-const busy = ref(false);
-const error = ref('');
+const unread = ref('');
+const error = computed(() => unread.value || fault.value);
 const made = computed(() => rig.design!.survey.climate.weatherFile === '');
 const months = computed(() => rig.design!.survey.climate.months.length);
 const names = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'];
 
 async function run(): Promise<void> {
-  busy.value = true;
-  error.value = '';
-  try {
-    year.value = await ask<SeasonResult>('GET', `/rigs/${rig.id}/season`, undefined, true);
-  } catch (e) {
-    error.value = e instanceof Refused ? e.message : 'The server does not answer.';
-  } finally {
-    busy.value = false;
-  }
+  unread.value = '';
+  await season(`/rigs/${rig.id}/season`);
 }
 
 async function useMade(): Promise<void> {
@@ -37,18 +31,17 @@ async function useMade(): Promise<void> {
 async function read(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0];
   if (!chosen) return;
-  error.value = '';
+  unread.value = '';
   try {
     file.value = await ask<WeatherFileView>(
       'POST',
       `/rigs/${rig.id}/weather?name=${encodeURIComponent(chosen.name)}`,
-      await chosen.text(),
-      true,
+      await textOf(chosen, largestWeather),
     );
     await rig.open(rig.id);
     await run();
   } catch (e) {
-    error.value = e instanceof Refused ? `${chosen.name}: ${e.message}` : 'The server does not answer.';
+    unread.value = whyNot(e, chosen.name);
   }
 }
 
@@ -104,6 +97,7 @@ function bar(name: string, key: 'coolingKWh' | 'heatingKWh', color: string) {
       <button type="button" class="plain" :disabled="busy || (made && months !== 12)" @click="run">
         {{ busy ? 'running the year' : 'run the year' }}
       </button>
+      <span v-if="place" class="soft" role="status">{{ waits(place) }}</span>
       <label class="plain file">read a weather file (EPW) <input type="file" accept=".epw" data-epw @change="read" /></label>
       <button v-if="!made && months === 12" type="button" class="plain" @click="useMade">use weather made of the months</button>
       <a v-if="months === 12" class="button" :href="`/api/rigs/${rig.id}/weather.epw`" download>save the made weather as EPW</a>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { ask, Refused } from '../../api/client';
+import { ask, textOf, whyNot } from '../../api/client';
 import type { RigView, StartTrial } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
@@ -8,7 +8,7 @@ import AskRows from '../../parts/AskRows.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
-import { axis, inks, lettering, tip } from '../../parts/chart';
+import { axis, inks, lettering, tip, tipText } from '../../parts/chart';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
@@ -79,8 +79,10 @@ const trace = computed(() => {
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
     tooltip: tip({
       formatter: (ps: { seriesName: string; value: number[]; axisIndex: number }[]) =>
-        `<b>${((ps[0]?.value[0] ?? 0) * 1000).toFixed(0)} ms</b>` +
-        ps.map((p) => `<br>${p.seriesName} ${p.value[1]!.toFixed(1)} ${volts.includes(p.seriesName) ? 'V' : 'A'}`).join(''),
+        tipText(
+          `${((ps[0]?.value[0] ?? 0) * 1000).toFixed(0)} ms`,
+          ps.map((p) => `${p.seriesName} ${p.value[1]!.toFixed(1)} ${volts.includes(p.seriesName) ? 'V' : 'A'}`),
+        ),
     }),
     xAxis: [
       axis({ type: 'value', min: 0, max: Number(end.toFixed(2)), axisLabel: { show: false } }),
@@ -163,9 +165,9 @@ async function readMeasured(event: Event): Promise<void> {
   if (!file) return;
   csvError.value = '';
   try {
-    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/measured-start`, await file.text(), true));
+    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/measured-start`, await textOf(file)));
   } catch (e) {
-    csvError.value = e instanceof Refused ? e.message : 'The server does not answer.';
+    csvError.value = whyNot(e, file.name);
   }
   input.value = '';
 }

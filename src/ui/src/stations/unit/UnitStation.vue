@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { ask, Refused } from '../../api/client';
+import { ask, Refused, textOf, whyNot } from '../../api/client';
 import type { AcUnit, Candidate, RigView } from '../../api/generated/schema';
 import { fieldAt } from '../../api/description';
 import AskField from '../../parts/AskField.vue';
@@ -9,7 +9,7 @@ import AskRows from '../../parts/AskRows.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
-import { axis, inks, lettering, tip } from '../../parts/chart';
+import { axis, inks, lettering, tip, tipText } from '../../parts/chart';
 import { say, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
@@ -56,9 +56,9 @@ async function readCsv(event: Event): Promise<void> {
   if (!file) return;
   csvErrors.value = [];
   try {
-    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/units.csv`, await file.text(), true));
+    rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/units.csv`, await textOf(file)));
   } catch (e) {
-    csvErrors.value = e instanceof Refused ? e.errors.map((x) => x.reason) : ['The server does not answer.'];
+    csvErrors.value = e instanceof Refused && e.errors.length ? e.errors.map((x) => x.reason) : [whyNot(e)];
   }
   input.value = '';
 }
@@ -78,7 +78,10 @@ const chart = computed(() => ({
   tooltip: tip({
     trigger: 'item',
     formatter: (p: { data: { candidate: Candidate } }) =>
-      `<b>${p.data.candidate.id}</b><br>${shown(p.data.candidate.capacityW, 'power')} for ${shown(p.data.candidate.powerW, 'electricPower')}<br>starts at ${shown(p.data.candidate.startA, 'current')}, ${shown(p.data.candidate.massKg, 'mass')}`,
+      tipText(p.data.candidate.id, [
+        `${shown(p.data.candidate.capacityW, 'power')} for ${shown(p.data.candidate.powerW, 'electricPower')}`,
+        `starts at ${shown(p.data.candidate.startA, 'current')}, ${shown(p.data.candidate.massKg, 'mass')}`,
+      ]),
   }),
   xAxis: axis({ type: 'value', name: `draws, ${symbolOf('electricPower')}`, nameLocation: 'middle', nameGap: 24 }),
   yAxis: axis({
