@@ -18,7 +18,7 @@ public sealed record StationFault(string Station, Verdict Verdict, IReadOnlyList
 }
 
 /// <summary>Runs stations one after another: whatever one throws becomes a fault of that station alone, and those that need it wait.</summary>
-internal sealed class StationRun
+public sealed class StationRun
 {
     private readonly List<StationFault> _faults = [];
 
@@ -58,7 +58,7 @@ internal sealed class StationRun
     };
 
     private static StationFault Refusal(string station, InputException e) =>
-        new(station, new Verdict(StationState.Stop, Phrase.Of($"{e.Errors[0].Reason}"), Phrase.Of($"Change it and the rest follows.")), e.Errors);
+        new(station, new Verdict(StationState.Stop, e.Errors[0].Words ?? Phrase.Of($"{e.Errors[0].Reason}"), Phrase.Of($"Change it and the rest follows.")), e.Errors);
 
     private static StationFault Own(string station, Exception e)
     {

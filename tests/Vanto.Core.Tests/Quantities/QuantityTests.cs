@@ -106,4 +106,23 @@ public class QuantityTests
 
     [Fact]
     public void Every_kind_has_one_row() => QuantityTable.All.Select(q => q.Kind).ShouldBe(Enum.GetValues<QuantityKind>(), ignoreOrder: true);
+
+    [Theory]
+    [InlineData("5 MΩ", QuantityKind.Resistance, 5e6)]
+    [InlineData("5 mΩ", QuantityKind.Resistance, 5e-3)]
+    [InlineData("5 Mohm", QuantityKind.Resistance, 5e6)]
+    [InlineData("5 mohm", QuantityKind.Resistance, 5e-3)]
+    [InlineData("5 MOHM", QuantityKind.Resistance, 5e6)]
+    [InlineData("5 kohm", QuantityKind.Resistance, 5e3)]
+    [InlineData("200 mv", QuantityKind.Voltage, 0.2)]
+    [InlineData("2 mpa", QuantityKind.GaugePressure, 2e6)]
+    [InlineData("3 MM", QuantityKind.Length, 0.003)]
+    [InlineData("3 Min", QuantityKind.Seconds, 180)]
+    public void Milli_and_mega_are_told_apart(string typed, QuantityKind kind, double inside) => QuantityParser.Parse(typed, kind).ShouldBe(inside, 1e-9 * inside);
+
+    [Theory]
+    [InlineData("2 mPa", QuantityKind.GaugePressure)]
+    [InlineData("200 MV", QuantityKind.Voltage)]
+    [InlineData("3 Ms", QuantityKind.Milliseconds)]
+    public void The_other_prefix_of_a_unit_is_no_spelling_of_it(string typed, QuantityKind kind) => Should.Throw<QuantityFormatException>(() => QuantityParser.Parse(typed, kind));
 }

@@ -22,11 +22,16 @@ public sealed class ServerProcess : IDisposable
     public string Output { get; }
 
     /// <summary>Starts it on a store and waits for the line that names its address.</summary>
-    public static async Task<ServerProcess> Start(string store, int? port = null, params string[] more)
+    public static Task<ServerProcess> Start(string store, int? port = null, params string[] more) => Start(["--store", store, .. more], port, []);
+
+    /// <summary>The same with arguments and an environment of its own.</summary>
+    public static async Task<ServerProcess> Start(IEnumerable<string> arguments, int? port, IReadOnlyDictionary<string, string> environment)
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in (string[])[typeof(Server).Assembly.Location, "--store", store, "--port", $"{port ?? Random.Shared.Next(20000, 60000)}", .. more])
+        foreach (var argument in (string[])[typeof(Server).Assembly.Location, .. arguments, "--port", $"{port ?? Random.Shared.Next(20000, 60000)}"])
             start.ArgumentList.Add(argument);
+        foreach (var (name, value) in environment)
+            start.Environment[name] = value;
         var process = Process.Start(start)!;
         var printed = new StringBuilder();
         while (await process.StandardOutput.ReadLineAsync() is { } line)

@@ -159,6 +159,21 @@ public sealed class StoreTests : IDisposable
     }
 
     [Fact]
+    public async Task Settings_from_outside_open_no_second_socket_and_without_a_name_the_store_is_the_persons_own()
+    {
+        using var probe = new System.Net.Sockets.TcpListener(System.Net.IPAddress.Loopback, 0);
+        probe.Start();
+        var port = ((System.Net.IPEndPoint)probe.LocalEndpoint).Port;
+        probe.Stop();
+        var environment = new Dictionary<string, string> { ["Kestrel__Endpoints__X__Url"] = $"http://0.0.0.0:{port}", ["ASPNETCORE_URLS"] = $"http://0.0.0.0:{port}", ["HOME"] = _folder, ["XDG_DATA_HOME"] = "" };
+        using var server = await ServerProcess.Start([], null, environment);
+        await Read(await server.Http.GetAsync("/api/rigs"));
+        using var other = new System.Net.Sockets.TcpClient();
+        await Should.ThrowAsync<System.Net.Sockets.SocketException>(() => other.ConnectAsync("127.0.0.1", port));
+        File.Exists(Path.Combine(_folder, ".local", "share", "vanto", "vanto.db")).ShouldBeTrue("not beside the program, where the next build deletes it");
+    }
+
+    [Fact]
     public void A_store_may_have_any_name()
     {
         var odd = Path.Combine(_folder, "a;Cache=Shared", "my store.db");

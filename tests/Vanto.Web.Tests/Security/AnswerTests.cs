@@ -116,6 +116,21 @@ public class AnswerTests(RunningServer server) : IClassFixture<RunningServer>
     }
 
     [Fact]
+    public async Task The_document_of_the_API_types_each_calculations_inputs_and_lists_its_refusals()
+    {
+        var api = await Read(await server.Http.GetAsync("/api/openapi/v1.json"));
+        var paths = api["paths"]!.AsObject();
+        foreach (var (name, info) in Core.Calculators.CalculatorRegistry.All)
+        {
+            var post = paths[$"/api/calc/{name}"]!["post"]!;
+            var schema = (string)post["requestBody"]!["content"]!["application/json"]!["schema"]!["$ref"]!;
+            schema.ShouldEndWith($"CalculationRequestOf{info.InputType.Name}");
+            api["components"]!["schemas"]![info.InputType.Name]!["properties"]!.AsObject().Count.ShouldBeGreaterThan(0, name);
+        }
+        paths.SelectMany(p => p.Value!.AsObject()).ShouldAllBe(o => o.Value!["responses"]!["400"] != null);
+    }
+
+    [Fact]
     public async Task An_unknown_id_is_refused_with_those_that_there_are()
     {
         var problem = await Read(await server.Http.PostAsJsonAsync("/api/calc/full-load", new { inputs = new { unit = "MS-99" } }), HttpStatusCode.BadRequest);
