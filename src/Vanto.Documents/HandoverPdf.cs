@@ -96,7 +96,7 @@ public static class HandoverPdf
         if (together.TogetherLeft > 0)
             pages.Wrapped($"and {together.TogetherLeft} more sets that are allowed.", Body, SheetPages.Left, SheetPages.Across);
         foreach (var set in together.Never)
-            pages.Wrapped("Not together: " + string.Join(" with ", set), Body, SheetPages.Left, SheetPages.Across);
+            pages.Wrapped(set.Count == 1 ? "Not at all: " + set[0] : "Not together: " + string.Join(" with ", set), Body, SheetPages.Left, SheetPages.Across);
         if (together.NeverLeft > 0)
             pages.Wrapped($"and {together.NeverLeft} more sets that are not allowed: what is not written under Together is run one at a time.", Body, SheetPages.Left, SheetPages.Across, SheetPages.Stop);
         if (together.Small.Count > 0)

@@ -91,7 +91,7 @@ public class OneRuleTests
     public void Worse_days_and_steps_are_worded_in_the_readers_units()
     {
         var study = StartStudy.Of(Van.Survey, Van.Start with { On = SourceChoice.Inverter }, UnitCatalogue.Find("RT-09-115")!);
-        var cold = study.Sensitivity.Single(r => r.Words.ToString().StartsWith("bank at", StringComparison.Ordinal)).Words;
+        var cold = study.Sensitivity.Single(r => r.Words.ToString().StartsWith("bank at -", StringComparison.Ordinal)).Words;
         (cold.InUnits(), cold.InUnits(UnitSystem.Customary)).ShouldBe(("bank at -5.0 °C", "bank at 23.0 °F"));
         var aim = Assessor.Assess(Van).Energy!.SizingAim;
         aim.InUnits(UnitSystem.Customary).ShouldContain("5.4 °F hotter");

@@ -82,7 +82,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey, true));
       <b class="name">{{ rig.design.name }}</b>
       <span class="soft">{{ rig.design.survey.kind }}{{ rig.design.survey.place.name ? ' · ' + rig.design.survey.place.name : '' }}</span>
       <span class="space" />
-      <span class="soft" role="status" data-saved>{{ rig.failure ? 'not saved' : rig.unsent.length > 0 ? 'saving' : 'saved ' + saved }}</span>
+      <span class="soft" role="status" data-saved>{{
+        rig.failure ? 'not saved' : rig.unsent.length > 0 ? 'saving' : 'saved ' + saved
+      }}</span>
       <button type="button" class="key" :disabled="rig.undoable.length === 0" @click="rig.undo()">undo</button>
       <button type="button" class="key" :disabled="rig.redoable.length === 0" @click="rig.redo()">redo</button>
       <HistoryBox :id="id" />

@@ -68,9 +68,11 @@ export class Outbox {
 
   /** Fields that are typed but not saved. */
   get paths(): string[] {
-    return [...(this.underWay ? [this.underWay] : []), ...this.waiting, ...(this.conflict ? [{ edits: this.conflict.wanted }] : [])].flatMap((b) =>
-      b.edits.map((e) => e.path),
-    );
+    return [
+      ...(this.underWay ? [this.underWay] : []),
+      ...this.waiting,
+      ...(this.conflict ? [{ edits: this.conflict.wanted }] : []),
+    ].flatMap((b) => b.edits.map((e) => e.path));
   }
 
   /** The newest edit of a field that is not answered yet. */

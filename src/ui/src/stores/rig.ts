@@ -148,7 +148,12 @@ export const useRig = defineStore('rig', {
     },
     /** An error stands at the field that it names, else at all that were changed. */
     refuse(error: Refused, { edits }: Batch): void {
-      const named = new Map(error.errors.map((e) => [(e.field.startsWith('/') ? '' : '/') + e.field.replaceAll('.', '/').replace(/\[(\d+)\]/g, '/$1'), e.reason]));
+      const named = new Map(
+        error.errors.map((e) => [
+          (e.field.startsWith('/') ? '' : '/') + e.field.replaceAll('.', '/').replace(/\[(\d+)\]/g, '/$1'),
+          e.reason,
+        ]),
+      );
       const hit = edits.filter((e) => named.has(e.path));
       for (const edit of hit.length ? hit : edits) this.errors[edit.path] = named.get(edit.path) ?? error.message;
     },

@@ -100,21 +100,34 @@ const stageWords: Record<string, string> = {
   <div class="yard">
     <header class="top">
       <h1>Yard</h1>
-      <span class="soft">{{ rigs ? `${rigs.length} ${rigs.length === 1 ? 'rig' : 'rigs'}, drawn to one scale` : '' }}</span>
+      <span class="soft">{{
+        rigs
+          ? `${readable.length} ${readable.length === 1 ? 'rig' : 'rigs'}, drawn to one scale${broken.length ? `; ${broken.length} cannot be read` : ''}`
+          : ''
+      }}</span>
       <span class="space" />
       <RouterLink to="/bench" class="key">Bench</RouterLink>
       <TopKeys />
     </header>
     <main>
       <p v-if="unread" class="severity-stop" role="alert" data-yard-error>
-        {{ unread }} {{ rigs ? 'What stands here may not be the newest.' : 'The rigs are in the store; they are asked for again in a moment.' }}
+        {{ unread }}
+        {{ rigs ? 'What stands here may not be the newest.' : 'The rigs are in the store; they are asked for again in a moment.' }}
         <button type="button" class="plain" @click="load">ask again</button>
       </p>
       <ul v-if="broken.length" class="broken" data-broken>
         <li v-for="rig in broken" :key="rig.id" :data-broken-rig="rig.name">
-          <b class="severity-stop">◆ {{ rig.name }}</b> cannot be read: {{ rig.fault }}
+          <span
+            ><b class="severity-stop">◆ {{ rig.name }}</b> cannot be read: {{ rig.fault }}</span
+          >
           <a class="plain" :href="`/api/rigs/${rig.id}/job-file`" download>save it as it lies</a>
-          <el-popconfirm title="Remove this rig with all its history?" confirm-button-text="remove it" cancel-button-text="keep it" width="260" @confirm="remove(rig)">
+          <el-popconfirm
+            title="Remove this rig with all its history?"
+            confirm-button-text="remove it"
+            cancel-button-text="keep it"
+            width="260"
+            @confirm="remove(rig)"
+          >
             <template #reference><button type="button" class="plain" :aria-label="`remove ${rig.name}`">remove</button></template>
           </el-popconfirm>
         </li>
@@ -226,6 +239,12 @@ main {
   padding: 0;
   display: grid;
   gap: 8px;
+}
+.broken li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
 }
 .rig {
   display: block;

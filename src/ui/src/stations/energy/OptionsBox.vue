@@ -100,7 +100,9 @@ watch(
       <label for="option-name">Keep this design as</label>
       <input id="option-name" v-model="name" maxlength="40" @keydown.enter="keep" />
       <button type="button" class="plain" @click="keep">keep</button>
-      <button v-if="options.length && !view" type="button" class="plain" :disabled="busy" @click="compare">compare {{ options.length + 1 }}</button>
+      <button v-if="options.length && !view" type="button" class="plain" :disabled="busy" @click="compare">
+        compare {{ options.length + 1 }}
+      </button>
       <span v-if="place" class="soft" role="status">{{ waits(place) }}</span>
     </p>
     <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>

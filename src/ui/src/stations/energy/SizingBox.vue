@@ -35,7 +35,7 @@ function search(): void {
   const on = (name: string, act: (data: string) => void) => source!.addEventListener(name, (e) => act((e as MessageEvent<string>).data));
   on('queued', (data) => (place.value = JSON.parse(data) as number));
   on('progress', (data) => {
-    place.value = 0; 
+    place.value = 0;
     progress.value = JSON.parse(data) as SizingProgress;
   });
   on('result', (data) => {
@@ -218,7 +218,9 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
                   <b>{{ say(s.words) }}</b><br />
                   {{ stands(s.before) }} → <b>{{ stands(s.after) }}</b> <br /><span class="soft">{{ howMany(s.after) }}</span>
                 </td>
-                <td><button type="button" class="plain" :aria-label="`take it: ${say(s.words)}`" @click="take(s.changes)">take it</button></td>
+                <td>
+                  <button type="button" class="plain" :aria-label="`take it: ${say(s.words)}`" @click="take(s.changes)">take it</button>
+                </td>
               </tr>
             </tbody>
           </table>

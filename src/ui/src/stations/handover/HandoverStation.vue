@@ -45,7 +45,9 @@ const words: Record<string, string> = { pass: 'pass', note: 'note', caution: 'ca
           <p v-if="sheet.together.together.length === 0" class="severity-stop">The air conditioner must not be started on this source.</p>
           <p v-for="(set, i) in sheet.together.together" :key="'t' + i">Together: {{ set.join(', ') }}</p>
           <p v-if="sheet.together.togetherLeft">and {{ sheet.together.togetherLeft }} more sets that are allowed.</p>
-          <p v-for="(set, i) in sheet.together.never" :key="'n' + i"><b>Not together:</b> {{ set.join(' with ') }}</p>
+          <p v-for="(set, i) in sheet.together.never" :key="'n' + i">
+            <b>{{ set.length === 1 ? 'Not at all:' : 'Not together:' }}</b> {{ set.join(' with ') }}
+          </p>
           <p v-if="sheet.together.neverLeft" class="severity-stop" data-never-left>
             and {{ sheet.together.neverLeft }} more sets that are not allowed: what is not written under Together is run one at a time.
           </p>

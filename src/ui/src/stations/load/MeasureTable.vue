@@ -37,7 +37,12 @@ function tryIt(measure: LoadMeasure): void {
       <tbody>
         <tr v-for="measure in load.measures" :key="measure.id" :data-measure="measure.id">
           <td>
-            <input type="checkbox" :checked="measure.tried" :aria-label="`Try ${say(measure.words)} with the others`" @change="tryIt(measure)" />
+            <input
+              type="checkbox"
+              :checked="measure.tried"
+              :aria-label="`Try ${say(measure.words)} with the others`"
+              @change="tryIt(measure)"
+            />
           </td>
           <td>{{ say(measure.words) }}</td>
           <td class="number">
