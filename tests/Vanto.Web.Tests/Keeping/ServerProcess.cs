@@ -22,10 +22,11 @@ public sealed class ServerProcess : IDisposable
     public string Output { get; }
 
     /// <summary>Starts it on a store and waits for the line that names its address.</summary>
-    public static Task<ServerProcess> Start(string store, int? port = null, params string[] more) => Start(["--store", store, .. more], port, []);
+    public static Task<ServerProcess> Start(string store, int? port = null, params string[] more) =>
+        Started(["--store", store, .. more], port, new Dictionary<string, string>());
 
     /// <summary>The same with arguments and an environment of its own.</summary>
-    public static async Task<ServerProcess> Start(IEnumerable<string> arguments, int? port, IReadOnlyDictionary<string, string> environment)
+    public static async Task<ServerProcess> Started(IEnumerable<string> arguments, int? port, IReadOnlyDictionary<string, string> environment)
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
         foreach (var argument in (string[])[typeof(Server).Assembly.Location, .. arguments, "--port", $"{port ?? Random.Shared.Next(20000, 60000)}"])

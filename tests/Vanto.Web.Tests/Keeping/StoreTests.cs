@@ -166,7 +166,7 @@ public sealed class StoreTests : IDisposable
         var port = ((System.Net.IPEndPoint)probe.LocalEndpoint).Port;
         probe.Stop();
         var environment = new Dictionary<string, string> { ["Kestrel__Endpoints__X__Url"] = $"http://0.0.0.0:{port}", ["ASPNETCORE_URLS"] = $"http://0.0.0.0:{port}", ["HOME"] = _folder, ["XDG_DATA_HOME"] = "" };
-        using var server = await ServerProcess.Start([], null, environment);
+        using var server = await ServerProcess.Started([], null, environment);
         await Read(await server.Http.GetAsync("/api/rigs"));
         using var other = new System.Net.Sockets.TcpClient();
         await Should.ThrowAsync<System.Net.Sockets.SocketException>(() => other.ConnectAsync("127.0.0.1", port));
