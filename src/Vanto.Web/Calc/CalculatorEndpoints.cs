@@ -11,7 +11,7 @@ namespace Vanto.Web.Calc;
 public sealed record CalculatorView(string Name, string Title, string Purpose, string Station, IReadOnlyList<FieldInfo> Fields, IReadOnlyList<Source> Sources, JsonElement Defaults);
 
 /// <summary>What a calculation takes, for the document of the API: inputs in SI, or as typed with their units.</summary>
-public sealed record CalculationRequestOf<T>(T Inputs, IReadOnlyDictionary<string, string?>? Typed = null, Core.Quantities.UnitSystem Units = Core.Quantities.UnitSystem.Metric, bool DecimalComma = false);
+public sealed record CalculationCall<T>(T Inputs, IReadOnlyDictionary<string, string?>? Typed = null, Core.Quantities.UnitSystem Units = Core.Quantities.UnitSystem.Metric, bool DecimalComma = false);
 
 /// <summary>Every calculation without a job.</summary>
 public static class CalculatorEndpoints
@@ -24,8 +24,8 @@ public static class CalculatorEndpoints
         var calc = api.MapGroup("/calc").WithTags("calc");
         calc.MapGet("/", () => Views);
         foreach (var view in Views)
-            calc.MapPost($"/{view.Name}", (CalculationRequest request, HttpContext http) => Run(view, request, http))
-                .Accepts(typeof(CalculationRequestOf<>).MakeGenericType(CalculatorRegistry.All[view.Name].InputType), "application/json")
+            calc.MapPost($"/{view.Name}", async (HttpRequest request, HttpContext http) => Run(view, await RequestText.Json<CalculationRequest>(request), http))
+                .Accepts(typeof(CalculationCall<>).MakeGenericType(CalculatorRegistry.All[view.Name].InputType), "application/json")
                 .WithSummary(view.Title).WithDescription(view.Purpose);
         calc.MapPost("/{name}", Unknown).ExcludeFromDescription();
     }

@@ -124,7 +124,7 @@ public class AnswerTests(RunningServer server) : IClassFixture<RunningServer>
         {
             var post = paths[$"/api/calc/{name}"]!["post"]!;
             var schema = (string)post["requestBody"]!["content"]!["application/json"]!["schema"]!["$ref"]!;
-            schema.ShouldEndWith($"CalculationRequestOf{info.InputType.Name}");
+            schema.ShouldEndWith($"CalculationCallOf{info.InputType.Name}");
             api["components"]!["schemas"]![info.InputType.Name]!["properties"]!.AsObject().Count.ShouldBeGreaterThan(0, name);
         }
         paths.SelectMany(p => p.Value!.AsObject()).ShouldAllBe(o => o.Value!["responses"]!["400"] != null);
