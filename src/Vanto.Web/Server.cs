@@ -1,7 +1,10 @@
 using System.Globalization;
-using System.Net;
 using System.Net.Sockets;
+using System.Net;
+using System.Reflection;
+using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.Http.Metadata;
+using Microsoft.OpenApi;
 using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
@@ -111,11 +114,9 @@ public static class Server
         services.AddProblemDetails(o => o.CustomizeProblemDetails = Explain);
         // What cannot be read is thrown to the one place that words it.
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
-        services.AddOpenApi("v1", options => options.AddSchemaTransformer((schema, _, _) =>
+        services.AddOpenApi("v1", options => options.AddSchemaTransformer((schema, context, _) =>
         {
-            // Answers always carry every property, so the interface's types need no guessing.
-            if (schema.Properties is { Count: > 0 } properties)
-                schema.Required = properties.Keys.ToHashSet();
+            Complete(schema, context.JsonTypeInfo);
             return Task.CompletedTask;
         }));
         services.ConfigureHttpJsonOptions(o =>
@@ -127,6 +128,19 @@ public static class Server
             o.SerializerOptions.RespectRequiredConstructorParameters = true;
             o.SerializerOptions.AllowDuplicateProperties = false;
         });
+    }
+
+    /// <summary>Answers always carry every property, and what is only read is null only where it says so: the interface's types need no guessing.</summary>
+    private static void Complete(OpenApiSchema schema, JsonTypeInfo type)
+    {
+        if (schema.Properties is not { Count: > 0 } properties)
+            return;
+        schema.Required = properties.Keys.ToHashSet();
+        var nullability = new NullabilityInfoContext();
+        foreach (var read in type.Properties.Where(p => p.AttributeProvider is PropertyInfo { CanWrite: false }))
+            if (properties.TryGetValue(read.Name, out var property) && property is OpenApiSchema { Type: { } of } own
+                && nullability.Create((PropertyInfo)read.AttributeProvider!).ReadState == NullabilityState.NotNull)
+                own.Type = of & ~JsonSchemaType.Null;
     }
 
     /// <summary>The pipeline: security first, then the interface's files, then the API.</summary>
@@ -151,6 +165,7 @@ public static class Server
         api.MapGet("/long-runs/{name}", (string name, LongRuns runs) => runs.Place(name)).WithTags("long runs");
         api.MapHandover();
         api.MapUnits();
+        api.MapProposals();
         api.MapSeason();
         api.MapStart();
         api.MapSizing();

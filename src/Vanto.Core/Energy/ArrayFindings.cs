@@ -47,13 +47,13 @@ internal static class ArrayFindings
         var sources = survey.Sources;
         var modules = sources.Modules;
         if (sources.Controller.Known && modules.Count > 0 && modules.Count % modules.Series != 0)
-            yield return new Finding("pv.uneven", Severity.Stop, Phrase.Of($"{modules.Count} modules do not make whole strings of {modules.Series}."), Ways(view));
+            yield return new Finding("pv.uneven", Severity.Stop, Phrase.Of($"{modules.Count} modules do not make whole strings of {modules.Series}."), Ways(survey, view));
         foreach (var finding in view.Chosen?.Findings ?? [])
-            yield return finding.Level == Severity.Stop ? finding with { Remedies = Ways(view) } : finding;
+            yield return finding.Level == Severity.Stop ? finding with { Remedies = Ways(survey, view) } : finding;
         if (view.Chosen is { OpenColdV: > DwellingArcV })
             yield return Finding.Of("pv.arc", Severity.Caution, $"The array stands at {view.Chosen.OpenColdV:Voltage}: it arcs when unplugged in the sun. Arc-fault protection and a disconnect within reach.");
         if (modules.Count > view.Roof.Count && modules.Count > 0)
-            yield return new Finding("roof.full", Severity.Caution, Phrase.Of($"{modules.Count} modules are planned; in straight rows the roof holds {view.Roof.Count}. A layout by hand may gain one."), [new Remedy(Phrase.Of($"{view.Roof.Count} modules"), Phrase.Of($"as the roof holds"), [new DesignChange("/survey/sources/modules/count", view.Roof.Count)])]);
+            yield return new Finding("roof.full", Severity.Caution, Phrase.Of($"{modules.Count} modules are planned; in straight rows the roof holds {view.Roof.Count}. A layout by hand may gain one."), [new Remedy(Phrase.Of($"{view.Roof.Count} modules"), Phrase.Of($"as the roof holds"), DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = view.Roof.Count })))]);
         var battery = sources.Battery;
         if (battery is { Fitted: true, Chemistry: Chemistry.Lfp or Chemistry.Nmc, TemperatureC: > 0 } && survey.Climate.WinterC <= 0)
             yield return Finding.Of("battery.cold-nights", Severity.Note, $"Nights fall to {survey.Climate.WinterC:Temperature} here: below 0 °C the bank may not be charged. It needs heating or a board that refuses.");
@@ -63,9 +63,12 @@ internal static class ArrayFindings
             yield return Finding.Of("source.derate", Severity.Note, $"At this height and heat the generator has {left:Fraction} of its label left: {left * sources.Generator.RatedW:ElectricPower}.");
     }
 
-    private static List<Remedy> Ways(ArrayView view) =>
-        [.. view.Allowed.Take(2).Select(a => new Remedy(Phrase.Of($"{a.Series} in a string, {a.Parallel} strings"), Phrase.Of($"{a.OpenColdV:Voltage} in the cold"),
-            [new DesignChange("/survey/sources/modules/series", a.Series), new DesignChange("/survey/sources/modules/count", a.Modules)]))];
+    private static List<Remedy> Ways(SurveyDesign survey, ArrayView view) =>
+        [.. view.Allowed.Take(2).Select(a => new Remedy(Phrase.Of($"{a.Series} in a string, {a.Parallel} strings"), Phrase.Of($"{a.OpenColdV:Voltage} in the cold"), Strings(survey, a.Series, a.Parallel)))];
+
+    /// <summary>The array strung so.</summary>
+    internal static DesignEdit Strings(SurveyDesign survey, int series, int parallel) =>
+        DesignEdit.Of(survey, s => s.WithModules(m => m with { Series = series, Count = series * parallel }));
 
     private static (Roof Roof, List<RoofRectangle> Obstacles, RoofRectangle? Unit) Roof(SurveyDesign survey, bool unitOnRoof)
     {

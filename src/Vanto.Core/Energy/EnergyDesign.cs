@@ -15,7 +15,10 @@ public sealed record SetpointDesign : DesignPart
 /// <summary>The aim and how the day begins.</summary>
 public sealed record EnergyDesign : DesignPart
 {
-    [Field(QuantityKind.Temperature, 10, 35, Label = "Hold at most")] public double HoldC { get; init; } = 25;
+    /// <summary>Warmest set-point that can be said.</summary>
+    public const double WarmestC = 35;
+
+    [Field(QuantityKind.Temperature, 10, WarmestC, Label = "Hold at most")] public double HoldC { get; init; } = 25;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "from")] public double From { get; init; } = 21;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 7;
     [Field(QuantityKind.Temperature, 10, 40, Label = "Otherwise at most")] public double OtherwiseC { get; init; } = 27;

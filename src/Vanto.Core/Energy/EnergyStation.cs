@@ -144,21 +144,27 @@ public static class EnergyStation
         var survey = inputs.Survey;
         var battery = survey.Sources.Battery;
         var modules = survey.Sources.Modules;
-        var tries = new List<(Phrase Words, EnergyInputs Changed, DesignChange[] Changes)>();
+        var tries = new List<(Phrase Words, DesignEdit Edit)>();
         if (battery.Fitted && battery.Blocks < 40)
-            tries.Add((Phrase.Of($"{battery.Blocks + 1} battery blocks"), inputs with { Survey = survey with { Sources = survey.Sources with { Battery = battery with { Blocks = battery.Blocks + 1 } } } }, [new("/survey/sources/battery/blocks", battery.Blocks + 1)]));
-        if (survey.Windows.Any(w => w.Cover is not ("quilted" or "opaque")))
-            tries.Add((Phrase.Of($"covers in every window"), inputs with { Survey = survey with { Windows = [.. survey.Windows.Select(w => w with { Cover = "quilted" })] }, Day = null },
-                [.. survey.Windows.Select((_, i) => new DesignChange($"/survey/windows/{i}/cover", "quilted"))]));
-        if (inputs.Energy.HoldC + 1 <= 35)
-            tries.Add((Phrase.Of($"one degree warmer, {inputs.Energy.HoldC + 1:Temperature}"), inputs with { Energy = inputs.Energy with { HoldC = inputs.Energy.HoldC + 1 } }, [new("/energy/holdC", inputs.Energy.HoldC + 1)]));
-        if (modules.Count > 0)
-            tries.Add((Phrase.Of($"two modules more"), inputs with { Survey = survey with { Sources = survey.Sources with { Modules = modules with { Count = modules.Count + 2 } } } }, [new("/survey/sources/modules/count", modules.Count + 2)]));
+            tries.Add((Phrase.Of($"{battery.Blocks + 1} battery blocks"), DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 }))));
+        if (!survey.Windows.All(SurveyEdits.IsCovered))
+            tries.Add((Phrase.Of($"covers in every window"), DesignEdit.Of(survey, s => s.Covered())));
+        if (inputs.Energy.HoldC + 1 <= EnergyDesign.WarmestC)
+            tries.Add((Phrase.Of($"{1.0:TemperatureDifference} warmer, {inputs.Energy.HoldC + 1:Temperature}"), DesignEdit.Of(inputs.Energy, e => e with { HoldC = e.HoldC + 1 })));
+        if (modules.Count is > 0 and <= ModulesDesign.Most - 2)
+            tries.Add((Phrase.Of($"two modules more"), DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = m.Count + 2 }))));
         var held = new (double Hours, EnergyLedger Ledger)[tries.Count];
-        Parallel.For(0, tries.Count, i => held[i] = Held(tries[i].Changed));
+        Parallel.For(0, tries.Count, i => held[i] = Held(With(inputs, tries[i].Edit)));
         return new Ways(
-            [.. tries.Zip(held, (t, h) => (t, Gain: h.Hours - before.HeldHours)).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3).Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Changes))],
+            [.. tries.Zip(held, (t, h) => (t, Gain: h.Hours - before.HeldHours)).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3).Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Edit))],
             held.Select(h => h.Ledger).FirstOrDefault(l => !l.Closes));
+    }
+
+    /// <summary>The inputs as an edit leaves them; the day is solved anew where the rig itself is another.</summary>
+    private static EnergyInputs With(EnergyInputs inputs, DesignEdit edit)
+    {
+        var survey = edit.Apply(inputs.Survey);
+        return inputs with { Survey = survey, Energy = edit.Apply(inputs.Energy), Day = ReferenceEquals(survey.Windows, inputs.Survey.Windows) ? inputs.Day : null };
     }
 
     /// <summary>A single-speed unit is followed minute by minute, as its thermostat switches it.</summary>

@@ -24,7 +24,8 @@ public sealed record EnergyStretchResult(
 public static class EnergyStretch
 {
     private const int MostPoints = 1200;
-    private const int WeekDays = 7;
+    /// <summary>Days of a week looked at.</summary>
+    public const int WeekDays = 7;
     private static readonly int[] StepMinutes = [1, 2, 3, 5, 15];
     private static readonly string[] Months = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
 

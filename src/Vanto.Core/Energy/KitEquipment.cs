@@ -104,46 +104,44 @@ public sealed class KitEquipment
         CellData.Of(_sources.Battery.Chemistry).KgPerKWh * (_sources.Battery with { Blocks = size.Batteries }).BankKWh + size.Modules * _sources.Modules.RatedW * Modules.KgPerW + (generator?.MassKg ?? 0),
         generator?.RatedW ?? 0, generatorHours);
 
-    /// <summary>The changes that adopt a kit.</summary>
-    public List<DesignChange> Adopt(KitPoint kit, GeneratorChoice? generator)
+    /// <summary>What adopting a kit does to the design.</summary>
+    public DesignEdit Adopt(KitPoint kit, GeneratorChoice? generator)
     {
-        var changes = new List<DesignChange> { new("/survey/sources/battery/blocks", kit.Batteries), new("/survey/sources/modules/count", kit.Modules) };
+        var edit = DesignEdit.Of(_inputs.Survey, s => s.WithBattery(b => b with { Blocks = kit.Batteries }).WithModules(m => m with { Count = kit.Modules }));
         if (kit.HoldC != _inputs.Energy.HoldC)
-            changes.AddRange(Warmer(kit.HoldC));
+            edit = edit.And(Warmer(kit.HoldC));
         if (_sizing.ChooseGenerator)
-            changes.AddRange(Adopt(generator));
+            edit = edit.And(Adopt(generator));
         if (Inverter is not { } inverter)
-            return changes;
-        changes.AddRange([new("/survey/sources/inverter/ratedW", inverter.RatedW), new("/survey/sources/inverter/idleW", null)]);
-        changes.AddRange(OwnInverter.Forget(_sources.Inverter));
-        if (inverter.Remedy != _start.Remedy)
-        {
-            changes.Add(new("/start/remedy", inverter.Remedy == StartRemedy.None ? "none" : "softStarter"));
-            if (inverter.Remedy == StartRemedy.SoftStarter)
-                changes.Add(new("/start/reduction", SoftReduction));
-        }
-        return changes;
+            return edit;
+        edit = edit.And(_inputs.Survey, s => s.WithInverter(i => i.Replaced(inverter.RatedW)));
+        return inverter.Remedy == _start.Remedy ? edit
+            : edit.And(_start, s => s with { Remedy = inverter.Remedy, Reduction = inverter.Remedy == StartRemedy.SoftStarter ? SoftReduction : s.Reduction });
     }
 
-    /// <summary>The changes that fit a generator, or take it off board.</summary>
-    public IReadOnlyList<DesignChange> Adopt(GeneratorChoice? generator) => generator is null
-        ? [new("/survey/sources/generator/fitted", false)]
-        :
-        [
-            new("/survey/sources/generator/fitted", true), new("/survey/sources/generator/autoStart", true), new("/survey/sources/generator/ratedW", generator.RatedW),
-            new("/survey/sources/generator/maximumW", generator.MaximumW), new("/survey/sources/generator/chargerW", generator.ChargerW),
-            new("/survey/sources/generator/startSoc", generator.StartSoc), new("/survey/sources/generator/stopSoc", generator.StopSoc), new("/survey/sources/generator/outputV", OutputV),
-        ];
+    /// <summary>Fits a generator, or takes it off board.</summary>
+    public DesignEdit Adopt(GeneratorChoice? generator) => DesignEdit.Of(_inputs.Survey, s => s.WithGenerator(g => generator is null
+        ? g with { Fitted = false }
+        : g with
+        {
+            Fitted = true,
+            AutoStart = true,
+            RatedW = generator.RatedW,
+            MaximumW = generator.MaximumW,
+            ChargerW = generator.ChargerW,
+            StartSoc = generator.StartSoc,
+            StopSoc = generator.StopSoc,
+            OutputV = OutputV,
+        }));
 
-    /// <summary>The changes that hold a warmer set-point, by day as by night.</summary>
-    public DesignChange[] Warmer(double holdC) =>
-        [new("/energy/holdC", holdC), new("/energy/otherwiseC", _inputs.Energy.OtherwiseC + holdC - _inputs.Energy.HoldC)];
+    /// <summary>Holds a warmer set-point, by day as by night.</summary>
+    public DesignEdit Warmer(double holdC) => DesignEdit.Of(_inputs.Energy, e => e with { HoldC = holdC, OtherwiseC = e.OtherwiseC + holdC - e.HoldC });
 
     private double Derate => Physics.Generators.DerateFactor(_inputs.Survey.Place.ElevationM, _inputs.Survey.Place.DryBulbC);
 
     private double OutputV => _unit.IsDc ? _sources.Generator.OutputV : _unit.SupplyVoltageV < 150 ? 120 : _sources.Inverter.OutputV;
 
-    private InverterDesign Fitted(InverterChoice chosen) => _sources.Inverter with { RatedW = chosen.RatedW, IdleW = null, LabelVa = null, PeakW = null, Bears = [], Efficiency = [] };
+    private InverterDesign Fitted(InverterChoice chosen) => _sources.Inverter.Replaced(chosen.RatedW);
 
     /// <summary>The cheapest inverter of the class on board that carries the most drawn and starts the unit, with or without a soft starter.</summary>
     private InverterChoice? CheapestInverter(double peakW)

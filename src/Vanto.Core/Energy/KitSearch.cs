@@ -1,6 +1,7 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Start;
+using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;
@@ -198,10 +199,12 @@ public sealed class KitSearch
     {
         var now = Stand(0, fitted, null);
         var (blocks, modules) = (fitted.Batteries + 1, fitted.Modules + 1);
+        var blockMore = DesignEdit.Of(_inputs.Survey, s => s.WithBattery(b => b with { Blocks = blocks }));
+        var moduleMore = DesignEdit.Of(_inputs.Survey, s => s.WithModules(m => m with { Count = modules }));
         var steps = new List<StepGain>
         {
-            new(Phrase.Of($"one battery block more"), now, Stand(0, fitted with { Batteries = blocks }, null), [new("/survey/sources/battery/blocks", blocks)]),
-            new(Phrase.Of($"one module more"), now, Stand(0, fitted with { Modules = modules }, null), [new("/survey/sources/modules/count", modules)]),
+            new(Phrase.Of($"one battery block more"), now, Stand(0, fitted with { Batteries = blocks }, null), blockMore),
+            new(Phrase.Of($"one module more"), now, Stand(0, fitted with { Modules = modules }, null), moduleMore),
         };
         if (_holds.Count > 1)
             steps.Add(new(Phrase.Of($"{_holds[1] - _holds[0]:TemperatureDifference} warmer"), now, Stand(1, fitted, null), _equipment.Warmer(_holds[1])));

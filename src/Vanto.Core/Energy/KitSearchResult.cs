@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 using Vanto.Core.Start;
 
@@ -12,7 +13,11 @@ namespace Vanto.Core.Energy;
 public sealed record SizingScenario(string Id, Phrase Words, double AirconWh, IReadOnlyList<int> Least, double? FittedMinSoc);
 
 /// <summary>A point of the frontier with what it keeps in each scenario, the fuel of a week of the worst days, and the changes that adopt it.</summary>
-public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, Phrase BreaksFirst, GeneratorChoice? Generator, double FuelLitresAWeek, IReadOnlyList<DesignChange> Changes);
+public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, Phrase BreaksFirst, GeneratorChoice? Generator, double FuelLitresAWeek, [property: JsonIgnore] DesignEdit Edit)
+{
+    /// <summary>What adopting it changes in the design.</summary>
+    public IReadOnlyList<DesignChange> Changes => Edit.Changes;
+}
 
 /// <summary>How a kit stands all days asked.</summary>
 /// <param name="MinSoc">Lowest charge in the worst of them; null where one fails.</param>
@@ -22,7 +27,11 @@ public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, 
 public sealed record KitStand(double? MinSoc, int Fails, double? GivesOutHour, double GeneratorHours);
 
 /// <summary>What one step more of a part buys.</summary>
-public sealed record StepGain(Phrase Words, KitStand Before, KitStand After, IReadOnlyList<DesignChange> Changes);
+public sealed record StepGain(Phrase Words, KitStand Before, KitStand After, [property: JsonIgnore] DesignEdit Edit)
+{
+    /// <summary>What it changes in the design.</summary>
+    public IReadOnlyList<DesignChange> Changes => Edit.Changes;
+}
 
 /// <summary>The inverter that goes with every kit, W, and what helps the start.</summary>
 public sealed record InverterChoice(double RatedW, StartRemedy Remedy, double Cost);

@@ -1,18 +1,19 @@
-using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
 
 namespace Vanto.Core.Findings;
 
 /// <summary>How much a finding weighs.</summary>
 public enum Severity { Note, Caution, Stop }
 
-/// <summary>One change of the design: the value at a path (such as <c>/energy/setpointNightC</c>) becomes another.</summary>
-public sealed record DesignChange(string Path, JsonNode? Value);
-
 /// <summary>A way out that can be taken at once.</summary>
 /// <param name="Words">What it is.</param>
 /// <param name="Effect">What it brings, in numbers.</param>
-/// <param name="Changes">What it changes in the design; empty where it is advice only.</param>
-public sealed record Remedy(Phrase Words, Phrase Effect, IReadOnlyList<DesignChange> Changes);
+/// <param name="Edit">What it does to the design.</param>
+public sealed record Remedy(Phrase Words, Phrase Effect, [property: JsonIgnore] DesignEdit Edit)
+{
+    /// <summary>What it changes in the design, path by path; empty where it is advice only.</summary>
+    public IReadOnlyList<DesignChange> Changes => Edit.Changes;
+}
 
 /// <summary>A judgement with its reason in numbers and its ways out.</summary>
 /// <param name="Code">Stable name, such as <c>start.thin-margin</c>.</param>

@@ -36,7 +36,7 @@ public static class Assessor
         var survey = run.Try("survey", () => SurveyStation.Assess(design.Survey));
         var load = run.Try("load", () => LoadStation.Assess(design.Survey, design.Load), ("survey", survey));
         var unit = run.Try("unit", () => UnitStation.Assess(design.Unit, load!), ("load", load));
-        var start = run.Try("start", () => StartStation.Assess(design.Survey, design.Start, unit!, load!.OutdoorC.Max() + design.Unit.InletRiseK), ("unit", unit));
+        var start = run.Try("start", () => StartStation.Assess(design.Survey, design.Start, design.Unit, unit!, load!.OutdoorC.Max() + design.Unit.InletRiseK), ("unit", unit));
         var energy = run.Try("energy", () => EnergyStation.Assess(new EnergyInputs(design.Survey, design.Load, design.Unit, unit!.Unit, design.Energy, design.Start.ReserveSoc) { Day = load!.RigDay }), ("unit", unit));
         var commission = run.Try("commission", () => CommissionStation.Assess(records ?? [], unit!, start!, load!), ("start", start));
         IReadOnlyList<Finding> findings = [.. survey?.Findings ?? [], .. load?.Findings ?? [], .. unit?.Findings ?? [], .. start?.Findings ?? [], .. energy?.Findings ?? [], .. commission?.Findings ?? []];

@@ -1,4 +1,5 @@
 using Vanto.Core.Energy;
+using Vanto.Core.Findings;
 using Vanto.Core.Handover;
 using Vanto.Core.Load;
 using Vanto.Core.Quantities;
@@ -26,6 +27,21 @@ public sealed record JobDesign : DesignPart
     public HandoverDesign Handover { get; init; } = new();
     [Ask("Options kept for comparison", Most = 24)] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
     [Ask("Compared with", Help = "the option pinned as the baseline; empty takes the design as it stands")] public string Baseline { get; init; } = "";
+
+    /// <summary>The design as an edit leaves it.</summary>
+    public JobDesign With(DesignEdit edit)
+    {
+        var whole = edit.Apply(this);
+        return whole with
+        {
+            Survey = edit.Apply(whole.Survey),
+            Load = edit.Apply(whole.Load),
+            Unit = edit.Apply(whole.Unit),
+            Start = edit.Apply(whole.Start),
+            Energy = edit.Apply(whole.Energy),
+            Handover = edit.Apply(whole.Handover),
+        };
+    }
 }
 
 /// <summary>A named design of the same rig: another unit, start, aim or kit on the same survey.</summary>

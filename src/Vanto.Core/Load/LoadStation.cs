@@ -1,4 +1,4 @@
-using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
@@ -26,10 +26,18 @@ public sealed record HeadingLoad(double HeadingDeg, double PeakW);
 
 /// <summary>A change that could be bought, with what it takes off; it can be taken at once. Weight and cost are rough, common practice.</summary>
 /// <param name="NightHours">How much longer the same cooling lasts through the night, h: night heat saved over the mean night load.</param>
-public sealed record LoadMeasure(string Id, Phrase Words, double PeakChangeW, double DayChangeWh, double NightHours, double MassKg, double Cost, bool Tried, IReadOnlyList<DesignChange> Changes);
+public sealed record LoadMeasure(string Id, Phrase Words, double PeakChangeW, double DayChangeWh, double NightHours, double MassKg, double Cost, bool Tried, [property: JsonIgnore] DesignEdit Edit)
+{
+    /// <summary>What it changes in the design.</summary>
+    public IReadOnlyList<DesignChange> Changes => Edit.Changes;
+}
 
 /// <summary>Several measures at once, solved together: nothing is counted twice.</summary>
-public sealed record MeasuresTogether(IReadOnlyList<string> Ids, double PeakChangeW, double DayChangeWh, double NightHours, double SumOfPeaksW, double MassKg, double Cost, IReadOnlyList<DesignChange> Changes);
+public sealed record MeasuresTogether(IReadOnlyList<string> Ids, double PeakChangeW, double DayChangeWh, double NightHours, double SumOfPeaksW, double MassKg, double Cost, [property: JsonIgnore] DesignEdit Edit)
+{
+    /// <summary>What they change in the design.</summary>
+    public IReadOnlyList<DesignChange> Changes => Edit.Changes;
+}
 
 /// <summary>One space of the rig on its own.</summary>
 public sealed record SpaceLoad(string Name, bool Cooled, double FloorM2, double PeakW, int PeakHour);
@@ -191,7 +199,7 @@ public static class LoadStation
     }
 
     private static List<Remedy> AsRemedies(IEnumerable<LoadMeasure> measures) =>
-        [.. measures.Select(m => new Remedy(m.Words, Phrase.Of($"{m.PeakChangeW:Power}"), m.Changes))];
+        [.. measures.Select(m => new Remedy(m.Words, Phrase.Of($"{m.PeakChangeW:Power}"), m.Edit))];
 
     private static List<Figure> Figures(SpaceDescription space, LoadDay day, HeatingLoadResult heating, SurveyDesign survey, LoadDesign design, SoakView soak)
     {

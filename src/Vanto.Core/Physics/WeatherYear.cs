@@ -90,3 +90,24 @@ public sealed record WeatherYear(
         return new SkyIrradiance(global, (global - diffuse) / cos, diffuse);
     }
 }
+
+/// <summary>The design day that a year of weather suggests, °C.</summary>
+/// <param name="HottestC">Dry bulb exceeded in 0.4 % of the hours.</param>
+/// <param name="NightC">Mean of the lows of the days that reach it.</param>
+/// <param name="ColdestC">Dry bulb not reached in 0.4 % of the hours.</param>
+/// <remarks>0.4 % and 99.6 % of the hours: common practice of design days.</remarks>
+public sealed record WeatherDesignDay(double HottestC, double NightC, double ColdestC)
+{
+    private const double DesignShare = 0.004;
+    private const int HoursADay = 24;
+
+    /// <summary>Of a year, rounded to a tenth of a kelvin.</summary>
+    public static WeatherDesignDay Of(WeatherYear year)
+    {
+        var sorted = year.AirC.Order().ToArray();
+        var hottest = sorted[(int)((1 - DesignShare) * (sorted.Length - 1))];
+        var days = year.AirC.Chunk(HoursADay).Where(day => day.Length == HoursADay && day.Max() >= hottest).ToList();
+        var night = days.Count == 0 ? sorted[0] : days.Average(day => day.Min());
+        return new WeatherDesignDay(Math.Round(hottest, 1), Math.Round(night, 1), Math.Round(sorted[(int)(DesignShare * (sorted.Length - 1))], 1));
+    }
+}

@@ -34,7 +34,7 @@ internal static class DcStart
     /// <summary>Plugs and contacts of the path; common practice.</summary>
     private const double ContactOhm = 0.005;
 
-    public static StartAssessment Assess(SurveyDesign survey, StartDesign design, AcUnit unit, double outdoorC)
+    public static StartAssessment Assess(SurveyDesign survey, StartDesign design, UnitDesign unitDesign, AcUnit unit, double outdoorC)
     {
         var battery = survey.Sources.Battery;
         if (!battery.Fitted)
@@ -42,7 +42,7 @@ internal static class DcStart
         var bank = SourceBuilder.Bank(battery);
         var findings = new List<Finding>();
         if (Math.Abs(bank.NominalVoltage / unit.SupplyVoltageV - 1) > 0.10)
-            findings.Add(new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants a {unit.SupplyVoltageV:Voltage} bank; this one has {bank.NominalVoltage:Voltage}."), Matching(unit, bank)));
+            findings.Add(new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants a {unit.SupplyVoltageV:Voltage} bank; this one has {bank.NominalVoltage:Voltage}."), Matching(unitDesign, unit, bank)));
         var most = Performance.MostPowerW(unit, outdoorC);
         var others = survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Dc).ToList();
         var total = most + others.Sum(d => d.PowerW);
@@ -54,13 +54,13 @@ internal static class DcStart
             findings.Add(new Finding("start.battery", Severity.Stop, now is { } s
                 ? Phrase.Of($"At full power it draws {s.CurrentA:Current} from a bank that gives {bank.ContinuousA:Current}; {s.Voltage:Voltage} are left.")
                 : Phrase.Of($"The bank cannot deliver {total:ElectricPower} at all."),
-                [new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{battery.Blocks + 1} in parallel"), [new DesignChange("/survey/sources/battery/blocks", battery.Blocks + 1)])]));
+                [new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{battery.Blocks + 1} in parallel"), DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })))]));
         else if (reserve is not { } r || TripAccumulators.UnderDcCutOff(r.Voltage, bank.NominalVoltage))
             findings.Add(Finding.Of("start.at-reserve", Severity.Caution, $"At the reserve of {design.ReserveSoc:Fraction} the voltage falls under the cut-off when it runs at full power."));
         var precharge = Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc), design.NoPrecharge ? bank.Resistance(design.Soc) + cable + ContactOhm : null);
         findings.Add(design.NoPrecharge
             ? new Finding("start.dc-inrush", Severity.Caution, Phrase.Of($"Without a resistor {precharge.PeakA:Current} rush into its capacitors: an arc at the plug, a pitted contactor. Fit a pre-charge resistor and switch."),
-                [new Remedy(Phrase.Of($"pre-charge resistor"), Phrase.Of($"{Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc)).PeakA:Current} instead"), [new DesignChange("/start/noPrecharge", false)])])
+                [new Remedy(Phrase.Of($"pre-charge resistor"), Phrase.Of($"{Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc)).PeakA:Current} instead"), DesignEdit.Of(design, d => d with { NoPrecharge = false }))])
             : Finding.Of("start.soft-by-nature", Severity.Note, $"A DC unit has no locked rotor: {precharge.PeakA:Current} charge its capacitors, then it climbs in a minute."));
         var current = now?.CurrentA ?? 0;
         var voltage = now?.Voltage ?? 0;
@@ -80,7 +80,7 @@ internal static class DcStart
             Math.Max(current, precharge.PeakA), bank.ContinuousA, current, voltage, bank.NominalVoltage, current / bank.ContinuousA, bank.ContinuousA * bank.NominalVoltage, 2 * bank.ContinuousA * bank.NominalVoltage, null, true);
     }
 
-    private static List<Remedy> Matching(AcUnit unit, BatteryBank bank) =>
+    private static List<Remedy> Matching(UnitDesign unitDesign, AcUnit unit, BatteryBank bank) =>
         [.. UnitCatalogue.All.Where(u => u.IsDc && Math.Abs(bank.NominalVoltage / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(2)
-            .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), [new DesignChange("/unit/chosen", u.Id)]))];
+            .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))];
 }

@@ -1,4 +1,3 @@
-using System.Text.Json.Nodes;
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Core.Survey;
@@ -26,18 +25,5 @@ public static class OwnInverter
                     Phrase.Of($"{points[i].PowerW:ElectricPower} must be borne for less than the {points[i - 1].Seconds:Seconds} of {points[i - 1].PowerW:ElectricPower}."));
         var curve = new BearingCurve([(1, Math.Max(AtRatingS, 2 * points[0].Seconds)), .. points.Select(p => (p.PowerW / inverter.RatedW, p.Seconds))]);
         return source with { Curve = curve, LimitRatio = points[^1].PowerW / inverter.RatedW };
-    }
-
-    /// <summary>The changes that take off what belonged to one inverter, when another is bought.</summary>
-    public static IEnumerable<DesignChange> Forget(InverterDesign inverter)
-    {
-        if (inverter.LabelVa is not null)
-            yield return new DesignChange("/survey/sources/inverter/labelVa", null);
-        if (inverter.PeakW is not null)
-            yield return new DesignChange("/survey/sources/inverter/peakW", null);
-        if (inverter.Bears.Count > 0)
-            yield return new DesignChange("/survey/sources/inverter/bears", new JsonArray());
-        if (inverter.Efficiency.Count > 0)
-            yield return new DesignChange("/survey/sources/inverter/efficiency", new JsonArray());
     }
 }

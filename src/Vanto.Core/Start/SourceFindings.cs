@@ -20,7 +20,7 @@ internal static class SourceFindings
                 yield return Finding.Of("source.derate", Severity.Note, $"Where it stands, at {inverter.AmbientC:Temperature}, the inverter gives {inverter.ContinuousW:ElectricPower} for hours on end.");
             if (inverter is { Inside: true, UnitW: 0 } && !unit.IsDc)
                 yield return new Finding("source.inverter-heat", Severity.Note, Phrase.Of($"The inverter stands in the cooled space: carrying the unit's {unit.RatedPowerW:ElectricPower} it adds {SourceBuilder.Inverter(inverter).DcPower(unit.RatedPowerW) - unit.RatedPowerW:Power} of heat that the load does not count yet."),
-                    [new Remedy(Phrase.Of($"count it"), Phrase.Of($"in the load"), [new DesignChange("/survey/sources/inverter/unitW", unit.RatedPowerW)])]);
+                    [new Remedy(Phrase.Of($"count it"), Phrase.Of($"in the load"), DesignEdit.Of(survey, s => s.WithInverter(i => i with { UnitW = unit.RatedPowerW })))]);
             if (inverter.Efficiency.Count >= 2)
             {
                 var model = SourceBuilder.Inverter(inverter);

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 
@@ -44,7 +45,11 @@ public sealed record StartDesign : DesignPart
 }
 
 /// <summary>One line of a comparison: what is tried and how it ends.</summary>
-public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double Used, IReadOnlyList<DesignChange> Changes);
+public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double Used, [property: JsonIgnore] DesignEdit Edit)
+{
+    /// <summary>What it changes in the design.</summary>
+    public IReadOnlyList<DesignChange> Changes => Edit.Changes;
+}
 
 /// <summary>A neighbour in the stack, with what it draws.</summary>
 public sealed record StackedLoad(string Name, double PowerW, double CurrentA, bool MayWait, bool OwnFan = false);

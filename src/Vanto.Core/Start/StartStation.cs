@@ -15,16 +15,16 @@ public static class StartStation
     private const double DevicePowerFactor = 0.95;
 
     /// <summary>Runs the start, its remedies and the stacking of neighbours.</summary>
-    public static StartAssessment Assess(SurveyDesign survey, StartDesign design, UnitAssessment unitResult, double outdoorC)
+    public static StartAssessment Assess(SurveyDesign survey, StartDesign design, UnitDesign unitDesign, UnitAssessment unitResult, double outdoorC)
     {
         var unit = unitResult.Unit;
         if (unit.IsDc)
-            return DcStart.Assess(survey, design, unit, outdoorC);
+            return DcStart.Assess(survey, design, unitDesign, unit, outdoorC);
         if (design.On == SourceChoice.Sun)
             return SunStart.Assess(survey, unit, outdoorC);
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
-            return WrongVoltage(unit, source);
+            return WrongVoltage(unitDesign, unit, source);
         if (WrongWaveform(survey, design))
             return Refused(unit, source, Phrase.Of($"Does not fit this source: a modified sine wave."), "waveform",
                 Finding.Of("source.waveform", Severity.Stop, $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave."));
@@ -78,7 +78,7 @@ public static class StartStation
     internal static StartOutcome Outcome(SurveyDesign survey, StartDesign design, AcUnit unit, double outdoorC)
     {
         if (unit.IsDc)
-            return DcStart.Assess(survey, design, unit, outdoorC).Outcome;
+            return DcStart.Assess(survey, design, new UnitDesign(), unit, outdoorC).Outcome;
         var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
             return StartOutcome.StartsButCannotRun;
@@ -169,26 +169,27 @@ public static class StartStation
         var soft = StartVerdict.ReductionFits(motor, design.Reduction) ? design.Reduction : 0.40;
         var trials = new List<StartTrial>
         {
-            Trial("none", Phrase.Of($"nothing"), start with { Remedy = StartRemedy.None }, [new DesignChange("/start/remedy", "none")]),
-            Trial("soft", Phrase.Of($"soft starter, {soft:Fraction} less"), start with { Remedy = StartRemedy.SoftStarter, Reduction = soft }, [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", soft)]),
-            Trial("kit", Phrase.Of($"hard-start kit"), start with { Remedy = StartRemedy.HardStartKit }, [new DesignChange("/start/remedy", "hardStartKit")]),
+            Trial("none", Phrase.Of($"nothing"), start with { Remedy = StartRemedy.None }, DesignEdit.Of(design, d => d with { Remedy = StartRemedy.None })),
+            Trial("soft", Phrase.Of($"soft starter, {soft:Fraction} less"), start with { Remedy = StartRemedy.SoftStarter, Reduction = soft }, Softened(design, soft)),
+            Trial("kit", Phrase.Of($"hard-start kit"), start with { Remedy = StartRemedy.HardStartKit }, DesignEdit.Of(design, d => d with { Remedy = StartRemedy.HardStartKit })),
         };
         if (needed is > 0 && Math.Abs(needed.Value - soft) > 0.001)
-            trials.Insert(2, Trial("soft-least", Phrase.Of($"soft starter, the least that starts: {needed.Value:Fraction} less"), start with { Remedy = StartRemedy.SoftStarter, Reduction = needed.Value },
-                [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", needed.Value)]));
+            trials.Insert(2, Trial("soft-least", Phrase.Of($"soft starter, the least that starts: {needed.Value:Fraction} less"), start with { Remedy = StartRemedy.SoftStarter, Reduction = needed.Value }, Softened(design, needed.Value)));
         return trials;
     }
+
+    private static DesignEdit Softened(StartDesign design, double reduction) => DesignEdit.Of(design, d => d with { Remedy = StartRemedy.SoftStarter, Reduction = reduction });
 
     private static List<StartTrial> Stacking(StartCase start, NeighbourLoad fan, List<NeighbourLoad> neighbours)
     {
-        var trials = new List<StartTrial> { Trial("alone", Phrase.Of($"the unit alone"), start with { Neighbours = [fan] }, []) };
-        trials.AddRange(neighbours.Select(n => Trial(n.Name, Phrase.Of($"with {n.Name}, {n.PowerW:ElectricPower}"), start with { Neighbours = [fan, n] }, [])));
+        var trials = new List<StartTrial> { Trial("alone", Phrase.Of($"the unit alone"), start with { Neighbours = [fan] }, DesignEdit.None) };
+        trials.AddRange(neighbours.Select(n => Trial(n.Name, Phrase.Of($"with {n.Name}, {n.PowerW:ElectricPower}"), start with { Neighbours = [fan, n] }, DesignEdit.None)));
         if (neighbours.Count > 1)
-            trials.Add(Trial("all", Phrase.Of($"with all of them, {neighbours.Sum(n => n.PowerW):ElectricPower}"), start, []));
+            trials.Add(Trial("all", Phrase.Of($"with all of them, {neighbours.Sum(n => n.PowerW):ElectricPower}"), start, DesignEdit.None));
         return trials;
     }
 
-    private static StartTrial Trial(string id, Phrase words, StartCase start, IReadOnlyList<DesignChange> changes)
+    private static StartTrial Trial(string id, Phrase words, StartCase start, DesignEdit edit)
     {
         var result = StartSimulation.Run(start);
         var phrase = result.Outcome switch
@@ -198,12 +199,12 @@ public static class StartStation
             StartOutcome.Stalls => Phrase.Of($"stalls"),
             _ => Phrase.Of($"trips after {result.TripS ?? 0:Milliseconds}: {result.Cause}"),
         };
-        return new StartTrial(id, words, result.Outcome, phrase, result.MaxA, result.Used, changes);
+        return new StartTrial(id, words, result.Outcome, phrase, result.MaxA, result.Used, edit);
     }
 
     private static IEnumerable<Finding> SingleSpeedFindings(StartCase start, StartDesign design, StartResult result, StartResult alone, StartResult? atReserve, double? needed, double largest, AcUnit unit, SurveyDesign survey)
     {
-        var remedies = WaysOut(start, needed, alone, survey).ToList();
+        var remedies = WaysOut(start, design, needed, alone, survey).ToList();
         if (result.Outcome != StartOutcome.Starts)
             yield return new Finding(Code(result), Severity.Stop, Reason(result, alone), remedies);
         else if (atReserve is { Outcome: not StartOutcome.Starts })
@@ -214,7 +215,7 @@ public static class StartStation
             yield return new Finding("start.largest", Severity.Caution, Phrase.Of($"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LockedRotorA:Current}: little is left."), remedies);
         if (result.BreakerMayTrip)
             yield return Finding.Of("start.breaker", Severity.Caution, $"The breaker may trip at the start.");
-        if (start.Remedy == StartRemedy.None && BoughtForSurge(start, survey) is { } surge)
+        if (start.Remedy == StartRemedy.None && BoughtForSurge(start, design, survey) is { } surge)
             yield return surge;
         if (result.Outcome == StartOutcome.Starts && result.MinCompressorV < 0.80 * unit.SupplyVoltageV)
             yield return Finding.Of("start.low-voltage", Severity.Caution, $"Only {result.MinCompressorV:Voltage} are left at the compressor during the start.");
@@ -251,21 +252,21 @@ public static class StartStation
             : Phrase.Of($"It does not start: {result.Cause}.");
     }
 
-    private static IEnumerable<Remedy> WaysOut(StartCase start, double? needed, StartResult alone, SurveyDesign survey)
+    private static IEnumerable<Remedy> WaysOut(StartCase start, StartDesign design, double? needed, StartResult alone, SurveyDesign survey)
     {
         if (needed is > 0 && start.Remedy != StartRemedy.SoftStarter)
-            yield return new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", Math.Max(needed.Value, 0.60))]);
+            yield return new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), Softened(design, Math.Max(needed.Value, 0.60)));
         if (needed is > 0 && start.Remedy == StartRemedy.SoftStarter && start.Reduction < needed)
-            yield return new Remedy(Phrase.Of($"stronger soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), [new DesignChange("/start/reduction", needed.Value)]);
+            yield return new Remedy(Phrase.Of($"stronger soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), Softened(design, needed.Value));
         if (start.Source.Dc is not null && SmallestInverter(start) is { } watts && watts > start.Source.ContinuousW)
-            yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"), [new DesignChange("/survey/sources/inverter/ratedW", watts), new DesignChange("/survey/sources/inverter/idleW", null), .. OwnInverter.Forget(survey.Sources.Inverter)]);
+            yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"), DesignEdit.Of(survey, s => s.WithInverter(i => i.Replaced(watts))));
         if (alone.Outcome == StartOutcome.Starts)
-            yield return new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), [.. survey.Devices.Select((d, i) => (d, i)).Where(x => x.d.OnAtStart).Select(x => new DesignChange($"/survey/devices/{x.i}/onAtStart", false))]);
+            yield return new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()));
         if (start.Remedy == StartRemedy.None && StartSimulation.Starts(start with { Remedy = StartRemedy.HardStartKit }))
-            yield return new Remedy(Phrase.Of($"hard-start kit"), Phrase.Of($"shortens the surge, not its first peak"), [new DesignChange("/start/remedy", "hardStartKit")]);
+            yield return new Remedy(Phrase.Of($"hard-start kit"), Phrase.Of($"shortens the surge, not its first peak"), DesignEdit.Of(design, d => d with { Remedy = StartRemedy.HardStartKit }));
         if (start.Source.Dc is { Bank.HasManagementBoard: true } && survey.Sources.Battery.Blocks < 40)
             if (StartSimulation.Starts(start with { Source = SourceBuilder.Source(survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place, SourceChoice.Inverter, start.Source.Dc.Soc) }))
-                yield return new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{survey.Sources.Battery.Blocks + 1} in parallel"), [new DesignChange("/survey/sources/battery/blocks", survey.Sources.Battery.Blocks + 1)]);
+                yield return new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{survey.Sources.Battery.Blocks + 1} in parallel"), DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })));
     }
 
     private static double? SmallestInverter(StartCase start) =>
@@ -274,7 +275,7 @@ public static class StartStation
     private static PowerSource Resized(PowerSource source, double watts) =>
         source with { ContinuousW = watts, Dc = source.Dc is { } dc ? dc with { Inverter = new InverterModel(watts, 0.01 * watts) } : null };
 
-    private static Finding? BoughtForSurge(StartCase start, SurveyDesign survey)
+    private static Finding? BoughtForSurge(StartCase start, StartDesign design, SurveyDesign survey)
     {
         if (start.Source.Dc is null || !StartSimulation.Starts(start) || !StartVerdict.ReductionFits(start.Motor, 0.65))
             return null;
@@ -282,7 +283,7 @@ public static class StartStation
             return null;
         return new Finding("source.bought-for-surge", Severity.Note,
             Phrase.Of($"Without help it takes an inverter of {direct:ElectricPower} to start; with a soft starter {soft:ElectricPower} do. The rest is bought for half a second."),
-            [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{survey.Sources.Inverter.RatedW - soft:ElectricPower} less inverter"), [new DesignChange("/start/remedy", "softStarter"), new DesignChange("/start/reduction", 0.65)])]);
+            [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{survey.Sources.Inverter.RatedW - soft:ElectricPower} less inverter"), Softened(design, UnitToStart.TypicalReduction))]);
     }
 
     private static StartAssessment InverterDriven(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source, double outdoorC)
@@ -294,7 +295,7 @@ public static class StartStation
         var precharge = Precharge.Of(unit, source.Volts);
         var findings = new List<Finding>();
         if (result.Outcome != StartOutcome.Starts)
-            findings.Add(new Finding(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0 ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), [.. survey.Devices.Select((d, i) => (d, i)).Where(x => x.d.OnAtStart).Select(x => new DesignChange($"/survey/devices/{x.i}/onAtStart", false))])] : Array.Empty<Remedy>()]));
+            findings.Add(new Finding(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0 ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()))] : Array.Empty<Remedy>()]));
         findings.AddRange(SourceFindings.Of(survey, design, unit));
         findings.Add(Finding.Of("start.soft-by-nature", Severity.Note, $"An inverter-driven unit has no locked rotor: it charges its capacitors with {precharge.PeakA:Current} for {3 * precharge.TauS:Milliseconds}, waits, then climbs in a minute."));
         var working = Working.Start()
@@ -318,11 +319,11 @@ public static class StartStation
             source.ContinuousW, SurgeW(source), null, true);
     }
 
-    private static StartAssessment WrongVoltage(AcUnit unit, PowerSource source)
+    private static StartAssessment WrongVoltage(UnitDesign unitDesign, AcUnit unit, PowerSource source)
     {
         var finding = new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants {unit.SupplyVoltageV:Voltage}, the {Name(source)} gives {source.Volts:Voltage}."),
             [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
-                .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), [new DesignChange("/unit/chosen", u.Id)]))]);
+                .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))]);
         return Refused(unit, source, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), "voltage", finding);
     }
 

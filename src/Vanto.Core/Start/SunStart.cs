@@ -28,7 +28,7 @@ internal static class SunStart
         var findings = new List<Finding>();
         if (!starts)
             findings.Add(new Finding("start.sun", Severity.Stop, Phrase.Of($"At its lowest the unit draws {least:ElectricPower}; the array gives {array:ElectricPower} at best."),
-                [new Remedy(Phrase.Of($"two modules more"), Phrase.Of($"{modules.Count + 2} in all"), [new DesignChange("/survey/sources/modules/count", modules.Count + 2)])]));
+                [new Remedy(Phrase.Of($"two modules more"), Phrase.Of($"{modules.Count + 2} in all"), DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = m.Count + 2 })))]));
         findings.Add(Finding.Of("start.sun-only", Severity.Note, $"Without battery or mains it stops with each heavy cloud and at dusk."));
         var working = Working.Start()
             .Given("G", "sun on a flat module at its best hour", noon.Sky.Global, "W/m²", Sources.ClearSky)

@@ -125,7 +125,10 @@ public sealed record ShoreDesign : DesignPart
 /// <summary>Solar modules lying flat on the roof.</summary>
 public sealed record ModulesDesign : DesignPart
 {
-    [Field(QuantityKind.Count, 0, 200, Label = "Modules")] public int Count { get; init; }
+    /// <summary>Modules at most that a rig's roof is asked about.</summary>
+    public const int Most = 200;
+
+    [Field(QuantityKind.Count, 0, Most, Label = "Modules")] public int Count { get; init; }
     [Field(QuantityKind.ElectricPower, 5, 800, Label = "One module")] public double RatedW { get; init; } = 200;
     [Ask("Mounted")] public ModuleMounting Mounting { get; init; } = ModuleMounting.LittleRearAir;
     [Ask("Cells' heat is taken")] public CellModel CellModel { get; init; } = CellModel.Mounting;

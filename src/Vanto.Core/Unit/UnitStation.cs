@@ -177,10 +177,10 @@ public static class UnitStation
         Phrase.Of($"{required:Power} nominal is needed; at the design heat it gives {chosen.CapacityW:Power} for {chosen.PowerW:ElectricPower} and settles at {chosen.EveningRhPct:Percent} humidity in the evening."));
 
     /// <summary>Another unit that clears a finding: of the same kind where there is one, else any on the same volts, but nothing else for one that may run on the sun alone; the nearest to what is needed. Empty where none does.</summary>
-    private static Remedy[] Better(AcUnit unit, List<Candidate> candidates, Func<Candidate, bool> clears) =>
+    private static Remedy[] Better(UnitDesign design, AcUnit unit, List<Candidate> candidates, Func<Candidate, bool> clears) =>
         [.. candidates.Where(c => c.Id != unit.Id && c.IsDc == unit.IsDc && Math.Abs(c.SupplyVoltageV / unit.SupplyVoltageV - 1) <= SameVolts && (c.Kind == unit.Kind || unit.Kind != AcKind.PvAssistedSplit) && clears(c))
             .OrderBy(c => c.Kind == unit.Kind ? 0 : 1).ThenBy(c => Math.Abs(c.Ratio - 1)).Take(1)
-            .Select(c => new Remedy(Phrase.Of($"{c.Id}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"), [new DesignChange("/unit/chosen", c.Id)]))];
+            .Select(c => new Remedy(Phrase.Of($"{c.Id}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"), DesignEdit.Of(design, d => d with { Chosen = c.Id })))];
 
     private static bool Oversized(Candidate c, bool singleSpeed) => c.Ratio > (singleSpeed ? 1.15 : 1.30);
 
@@ -193,18 +193,18 @@ public static class UnitStation
         {
             if (oversized && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed)
                 level = Severity.Note;
-            yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), Better(unit, candidates, Fits));
+            yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), Better(design, unit, candidates, Fits));
         }
         var rule = Capacity.AreaRuleW(load.Space.FloorM2);
         var skin = load.Space.Faces.Sum(f => f.AreaM2) + load.Space.Windows.Sum(w => w.AreaM2);
         if (load.PeakW / rule is > 1.4 or < 0.7)
             yield return new Finding("cap.area-rule", Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has {skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
         if (chosen.HoursBelowMin > 0 && oversized)
-            yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), Better(unit, candidates, c => Fits(c) && c.HoursBelowMin == 0));
+            yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), Better(design, unit, candidates, c => Fits(c) && c.HoursBelowMin == 0));
         if (load.Day.SensibleW[MildEveningHour] < QuietEveningShare * load.PeakSensibleW)
             yield return Finding.Of("air.quiet-evening", Severity.Note, $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
         else if (chosen.EveningRhPct > DampPct)
-            yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), Better(unit, candidates, c => Fits(c) && c.EveningRhPct <= DampPct));
+            yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), Better(design, unit, candidates, c => Fits(c) && c.EveningRhPct <= DampPct));
         else if (chosen.EveningRhPct > 55)
             yield return Finding.Of("air.damp", Severity.Note, $"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity.");
         if (Nameplate.Of(unit) is { Estimated: true } circuit)

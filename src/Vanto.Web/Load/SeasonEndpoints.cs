@@ -10,13 +10,19 @@ using Vanto.Web.Rigs;
 namespace Vanto.Web.Load;
 
 /// <summary>What a weather file brought: where it is from, what was noticed, and the design day that it suggests.</summary>
-public sealed record WeatherFileView(string Id, string Name, WeatherPlace Place, double HottestC, double NightC, double ColdestC, double GlobalKWhM2, IReadOnlyList<Finding> Findings);
+/// <param name="Id">Of the file.</param>
+/// <param name="Name">As it was called.</param>
+/// <param name="Place">Where it is from.</param>
+/// <param name="Day">The design day.</param>
+/// <param name="GlobalKWhM2">Sun of the year on the level.</param>
+/// <param name="Findings">What was noticed in it.</param>
+/// <param name="Changes">Take place and design day from it.</param>
+public sealed record WeatherFileView(
+    string Id, string Name, WeatherPlace Place, WeatherDesignDay Day, double GlobalKWhM2, IReadOnlyList<Finding> Findings, IReadOnlyList<DesignChange> Changes);
 
 /// <summary>The year: weather files in and out, and the rig's run through it.</summary>
 public static class SeasonEndpoints
 {
-    private const double DesignShare = 0.004;
-
     /// <summary>Maps season and weather of a rig.</summary>
     public static void MapSeason(this RouteGroupBuilder api)
     {
@@ -41,16 +47,14 @@ public static class SeasonEndpoints
         var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = clock.GetUtcNow(), Name = name[..Math.Min(RigDesk.LongestName, name.Length)], Content = Encoding.UTF8.GetBytes(text) };
         var changed = await desk.Change(id, "weather", $"weather read from {row.Name}", "/survey/climate/weatherFile",
             design => design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(row.Id, row.Name) } } }, row);
-        return changed is null ? TypedResults.NotFound() : TypedResults.Ok(Describe(row, year, findings));
+        return changed is null ? TypedResults.NotFound() : TypedResults.Ok(Describe(row, year, findings, changed.Design));
     }
 
-    private static WeatherFileView Describe(AttachmentRow row, WeatherYear year, IReadOnlyList<Finding> findings)
+    private static WeatherFileView Describe(AttachmentRow row, WeatherYear year, IReadOnlyList<Finding> findings, JobDesign design)
     {
-        var sorted = year.AirC.Order().ToArray();
-        var hottest = sorted[(int)((1 - DesignShare) * (sorted.Length - 1))];
-        var days = Enumerable.Range(0, year.Hours / 24).Where(d => year.AirC.Skip(d * 24).Take(24).Max() >= hottest).ToList();
-        var night = days.Count == 0 ? sorted[0] : days.Average(d => year.AirC.Skip(d * 24).Take(24).Min());
-        return new WeatherFileView(row.Id.ToString(), row.Name, year.Place, Math.Round(hottest, 1), Math.Round(night, 1), Math.Round(sorted[(int)(DesignShare * (sorted.Length - 1))], 1), Math.Round(year.GlobalKWhM2), findings);
+        var day = WeatherDesignDay.Of(year);
+        var changes = Proposals.PlaceOf(design, year.Place, day).Changes;
+        return new WeatherFileView(row.Id.ToString(), row.Name, year.Place, day, Math.Round(year.GlobalKWhM2), findings, changes);
     }
 
     private static async Task<Results<FileContentHttpResult, NotFound>> Export(Guid id, RigDesk desk)

@@ -1,8 +1,10 @@
 using System.Text.Json.Nodes;
 using Vanto.Core.Commission;
+using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Load;
+using Vanto.Core.Physics;
 using Vanto.Core.Start;
 using Vanto.Core.Survey;
 using Vanto.Core.Tests.References;
@@ -25,16 +27,18 @@ public class WaysOutTests
     public static TheoryData<string> Rigs => [.. AnyDesign.Named.Keys];
 
     /// <summary>Every way out and every measure that a rig is offered, with where it is offered.</summary>
-    private static IEnumerable<(string At, IReadOnlyList<DesignChange> Changes)> Offers(JobAssessment a)
+    private static IEnumerable<(string At, DesignEdit Edit)> Offers(JobAssessment a)
     {
         IEnumerable<Finding> findings = [.. a.Survey?.Findings ?? [], .. a.Load?.Findings ?? [], .. a.Unit?.Findings ?? [], .. a.Start?.Findings ?? [], .. a.Energy?.Findings ?? []];
         foreach (var finding in findings)
             foreach (var way in finding.Remedies.Where(r => r.Changes.Count > 0))
-                yield return ($"{finding.Code}: {way.Words}", way.Changes);
+                yield return ($"{finding.Code}: {way.Words}", way.Edit);
         foreach (var measure in a.Load?.Measures ?? [])
-            yield return (measure.Id, measure.Changes);
+            yield return (measure.Id, measure.Edit);
+        if (a.Load?.Together is { } together)
+            yield return ("all measures together", together.Edit);
         foreach (var trial in a.Start is { } start ? start.Remedies.Where(t => t.Changes.Count > 0) : [])
-            yield return (trial.Id, trial.Changes);
+            yield return (trial.Id, trial.Edit);
     }
 
     [Theory]
@@ -43,11 +47,40 @@ public class WaysOutTests
     {
         var design = AnyDesign.Named[rig];
         var before = Assessor.Assess(design);
-        foreach (var (at, changes) in Offers(before))
+        foreach (var (at, edit) in Offers(before))
         {
-            var after = Assessor.Assess(Applied(design, changes));
+            var after = Assessor.Assess(design.With(edit));
             after.Faults.Where(f => before.Faults.All(b => b.Station != f.Station)).Select(f => $"{at} breaks {f.Station}: {f.Verdict.Headline}").ShouldBeEmpty();
         }
+    }
+
+    [Theory]
+    [MemberData(nameof(Rigs))]
+    public void What_goes_over_the_wire_makes_the_design_that_the_way_out_was_tried_with(string rig)
+    {
+        var design = AnyDesign.Named[rig];
+        foreach (var (at, edit) in Offers(Assessor.Assess(design)).Concat(Acts(design)))
+            JobFile.Write(Applied(design, edit.Changes)).ShouldBe(JobFile.Write(design.With(edit)), at);
+    }
+
+    /// <summary>Everything a person can do to a rig in one go.</summary>
+    private static IEnumerable<(string At, DesignEdit Edit)> Acts(JobDesign design)
+    {
+        yield return ("keep", Proposals.KeepOption(design, "kept today"));
+        yield return ("strings", Proposals.Strings(design, 2, 3));
+        yield return ("months", Proposals.BeginMonths(design));
+        yield return ("week", Proposals.LookAt(design, 7, 4));
+        yield return ("place", Proposals.PlaceOf(design, new WeatherPlace("Dune Flat", 31.5, -104.25, -6, 812), new WeatherDesignDay(39.5, 24.5, -6)));
+        foreach (var source in SourceCatalogue.All)
+            yield return (source.Id, SourceCatalogue.Take(design.Survey, source.Id));
+        foreach (var option in design.Options)
+        {
+            yield return ($"adopt {option.Name}", Proposals.AdoptOption(design, option.Name));
+            yield return ($"drop {option.Name}", Proposals.DropOption(design, option.Name));
+        }
+        var (before, after) = LimitedPower.Order(design.Survey);
+        foreach (var device in before.Concat(after))
+            yield return ($"shed {device.Device.Name} earlier", Proposals.ShedEarlier(design, device.Row));
     }
 
     [Theory]

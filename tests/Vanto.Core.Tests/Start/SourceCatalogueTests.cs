@@ -25,7 +25,7 @@ public class SourceCatalogueTests
     public void What_an_entry_changes_stands_in_the_design_within_its_range()
     {
         var fields = FieldCatalogue.Of(typeof(JobDesign), new JobDesign(), JobFile.Json).ToDictionary(f => f.Path);
-        foreach (var change in SourceCatalogue.All.SelectMany(e => e.Changes))
+        foreach (var change in SourceCatalogue.All.SelectMany(e => SourceCatalogue.Take(new SurveyDesign(), e.Id).Changes))
         {
             var field = fields[change.Path];
             if (field.Min is { } least && change.Value is { } value)
@@ -36,13 +36,22 @@ public class SourceCatalogueTests
     }
 
     [Fact]
+    public void Every_entry_is_found_by_its_own_name()
+    {
+        SourceCatalogue.All.Select(e => e.Id).ShouldBeUnique();
+        Should.Throw<InputException>(() => SourceCatalogue.Take(new SurveyDesign(), "generator-steam-9")).Message.ShouldContain("generator-steam-9");
+    }
+
+    [Fact]
     public void Every_generator_of_it_can_be_built_and_every_inverter_bears_its_class()
     {
         foreach (var entry in SourceCatalogue.All.Where(e => e.Group == "generator"))
+            SourceBuilder.Source(entry.Board(new SurveyDesign()).Sources, new PlaceDesign(), SourceChoice.Generator, 1).ContinuousW.ShouldBeGreaterThan(0);
+        foreach (var entry in SourceCatalogue.All.Where(e => e.Group == "inverter"))
         {
-            double At(string field) => (double)entry.Changes.Single(c => c.Path.EndsWith("/" + field, StringComparison.Ordinal)).Value!;
-            var sources = new SourcesDesign { Generator = new GeneratorDesign { Fitted = true, Kind = (string)entry.Changes.Single(c => c.Path.EndsWith("/kind", StringComparison.Ordinal)).Value! == "inverter" ? Core.Physics.GeneratorKind.Inverter : Core.Physics.GeneratorKind.Conventional, RatedW = At("ratedW"), MaximumW = At("maximumW") } };
-            SourceBuilder.Source(sources, new PlaceDesign(), SourceChoice.Generator, 1).ContinuousW.ShouldBeGreaterThan(0);
+            var inverter = entry.Board(new SurveyDesign { Sources = new SourcesDesign { Inverter = new InverterDesign { PeakW = 400 } } }).Sources.Inverter;
+            inverter.Fitted.ShouldBeTrue(entry.Id);
+            inverter.PeakW.ShouldBeNull("what its maker said of the old one goes with it");
         }
     }
 }

@@ -22,7 +22,7 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
         var epw = await server.Http.GetStringAsync($"/api/rigs/{rig.Id()}/weather.epw");
         var read = await Read(await Attach(rig.Id(), epw));
         read.Number("/place/latitudeDeg").ShouldBe(34);
-        read.Number("/hottestC").ShouldBeGreaterThan(35);
+        read.Number("/day/hottestC").ShouldBeGreaterThan(35);
         var filed = await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/season"));
         filed.Text("/weather").ShouldBe("home.epw");
         filed.Number("/coolingKWh").ShouldBe(made.Number("/coolingKWh"), made.Number("/coolingKWh") * 0.03, "the file carries the same hours, split a little otherwise");

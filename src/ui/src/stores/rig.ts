@@ -127,6 +127,11 @@ export const useRig = defineStore('rig', {
     apply(changes: DesignChange[]): Promise<void> {
       return this.change(changes.map((c) => ({ path: c.path, value: c.value })));
     },
+    /** Has the server say what an act comes to in this rig, and changes that; what was typed before is sent first. */
+    async propose(act: string, body: object = {}): Promise<void> {
+      await this.box().send();
+      await this.apply(await ask<DesignChange[]>('POST', `/rigs/${this.id}/propose/${act}`, body));
+    },
     change(edits: Edit[], remember = true): Promise<void> {
       return this.box().add(edits, remember);
     },

@@ -4,6 +4,7 @@ import type { ArrayView } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
+import { useProposal } from '../../parts/proposal';
 import { shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
@@ -25,12 +26,7 @@ const most = 6;
 const all = ref(false);
 const fits = computed(() => props.array.roof.count);
 
-function take(series: number, count: number): void {
-  void rig.apply([
-    { path: at + 'modules/series', value: series },
-    { path: at + 'modules/count', value: count },
-  ]);
-}
+const { refused, propose } = useProposal();
 </script>
 
 <template>
@@ -110,6 +106,7 @@ function take(series: number, count: number): void {
               </tr>
             </tbody>
           </table>
+          <p v-if="refused" role="alert" class="severity-stop">{{ refused }}</p>
           <table class="sheet" data-strings>
             <caption>
               Allowed, the fullest first
@@ -124,7 +121,7 @@ function take(series: number, count: number): void {
                     type="button"
                     class="plain"
                     :aria-label="`take it: ${a.series} in a string, ${a.parallel} strings`"
-                    @click="take(a.series, a.modules)"
+                    @click="propose('strings', { series: a.series, parallel: a.parallel })"
                   >
                     take it
                   </button>

@@ -1,25 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue';
 import type { LimitedPowerView } from '../../api/generated/schema';
 import { clock, say, shown } from '../../parts/show';
-import { useRig } from '../../stores/rig';
+import { useProposal } from '../../parts/proposal';
 import { useStudy } from '../../parts/study';
 
 /** Running on limited power: what a degree costs, what cooling ahead buys, what is switched off first. */
-const rig = useRig();
 const { study: view, fault } = useStudy<LimitedPowerView>('limited-power');
 
-/** Rows before those that hold the unit back. */
-const early = computed(() => view.value!.rows.findIndex((r) => r.device === null));
-
-/** One place earlier; what goes before the unit gets its number, so that the order is the one seen. */
-function earlier(index: number): void {
-  const order = view.value!.rows.slice(0, early.value).map((r) => r.device!);
-  const moved = view.value!.rows[index]!.device!;
-  if (index < early.value) order.splice(index, 1);
-  order.splice(Math.min(order.length, index < early.value ? index - 1 : order.length), 0, moved);
-  void rig.apply(order.map((device, i) => ({ path: `/survey/devices/${device}/shedRank`, value: i + 1 })));
-}
+const { refused, propose } = useProposal();
 
 /** Hours in a row as from and to. */
 function hours(of: number[]): string {
@@ -36,7 +24,7 @@ const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k >
 </script>
 
 <template>
-  <p v-if="fault && !view" class="severity-stop" role="alert">{{ fault }}</p>
+  <p v-if="refused || (fault && !view)" class="severity-stop" role="alert">{{ refused || fault }}</p>
   <section v-if="view" class="limited" data-limited>
     <h2>On limited power</h2>
     <p v-for="f in view.findings" :key="f.code" data-limited-finding>
@@ -105,7 +93,7 @@ const moved = (k: number) => (k === 0 ? 'as it is set' : `${Math.abs(k)} K ${k >
                   class="bare"
                   :aria-label="`${say(r.words)} one earlier`"
                   title="one earlier"
-                  @click="earlier(i)"
+                  @click="propose('shed-earlier', { row: r.device })"
                 >
                   ↑
                 </button>

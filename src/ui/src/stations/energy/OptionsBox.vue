@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import type { OptionRow, OptionsView, QuantityKind } from '../../api/generated/schema';
 import { useLongRun, waits } from '../../parts/longRun';
+import { useProposal } from '../../parts/proposal';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
@@ -9,7 +10,7 @@ import { useRig } from '../../stores/rig';
 const rig = useRig();
 const { result: view, error: fault, place, busy, run } = useLongRun<OptionsView>();
 const name = ref('');
-const refused = ref('');
+const { refused, propose } = useProposal();
 const error = computed(() => refused.value || fault.value);
 const options = computed(() => rig.design!.options);
 const baseline = computed(() => view.value?.rows.find((r) => r.name === view.value!.baseline) ?? view.value?.rows[0]);
@@ -38,36 +39,17 @@ async function compare(): Promise<void> {
 }
 
 async function keep(): Promise<void> {
-  const called = name.value.trim();
-  if (!called || options.value.some((o) => o.name === called)) {
-    refused.value = called ? `An option is called “${called}” already.` : 'Give the option a name.';
-    return;
-  }
-  const d = rig.design!;
-  await rig.set('/options', [
-    ...options.value,
-    { name: called, chosen: d.unit.chosen, start: d.start, energy: d.energy, sources: d.survey.sources },
-  ]);
+  if (!(await propose('keep-option', { name: name.value }))) return;
   name.value = '';
   await compare();
 }
 
 function adopt(called: string): void {
-  const o = options.value.find((x) => x.name === called)!;
-  void rig.change([
-    { path: '/unit/chosen', value: o.chosen },
-    { path: '/start', value: o.start },
-    { path: '/energy', value: o.energy },
-    { path: '/survey/sources', value: o.sources },
-  ]);
+  void propose('adopt-option', { name: called });
 }
 
 async function remove(called: string): Promise<void> {
-  await rig.set(
-    '/options',
-    options.value.filter((o) => o.name !== called),
-  );
-  await compare();
+  if (await propose('drop-option', { name: called })) await compare();
 }
 
 async function pin(called: string): Promise<void> {

@@ -4,6 +4,7 @@ import type { EnergyStretchResult, RemarkableWeek } from '../../api/generated/sc
 import AskField from '../../parts/AskField.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import { clock, say, shown } from '../../parts/show';
+import { useProposal } from '../../parts/proposal';
 import { useStudy } from '../../parts/study';
 import { useRig } from '../../stores/rig';
 import { energyPicture, hourMarks } from './picture';
@@ -18,9 +19,10 @@ const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short',
 const dayOf = (month: number, date: number, hour = 0) => short.format(Date.UTC(2025, month - 1, date) + hour * 3600000);
 const day = (hour: number) => dayOf(asked.value.month, asked.value.day, hour);
 
-function look(week: RemarkableWeek): void {
-  const to = { month: week.month, day: week.day, days: 7 };
-  void rig.apply(Object.entries(to).map(([field, value]) => ({ path: `/energy/stretch/${field}`, value }) as never));
+const { refused, propose } = useProposal();
+
+function look({ month, day }: RemarkableWeek): void {
+  void propose('week', { month, day });
 }
 
 const picture = computed(() => {
@@ -53,7 +55,7 @@ const picture = computed(() => {
     <div class="asked">
       <AskField v-for="f in ['month', 'day', 'days', 'stepMinutes']" :key="f" :path="`/energy/stretch/${f}`" />
     </div>
-    <p v-if="fault" role="alert" class="severity-stop">{{ fault }}</p>
+    <p v-if="fault || refused" role="alert" class="severity-stop">{{ fault || refused }}</p>
     <template v-if="stretch">
       <p class="row">
         <button v-for="w in stretch.weeks" :key="w.words" type="button" class="plain" :data-week="w.words" @click="look(w)">

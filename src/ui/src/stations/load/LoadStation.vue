@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { fieldAt } from '../../api/description';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import FigureRow from '../../parts/FigureRow.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
 import { axis, inks, lettering, tip } from '../../parts/chart';
+import { useProposal } from '../../parts/proposal';
 import { symbolOf, shown, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
@@ -89,14 +89,7 @@ const worst = computed(() => rose.value.find((r) => r.worst)!);
 
 const months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 const climateMonths = computed(() => rig.design!.survey.climate.months.length);
-
-function beginClimate(): void {
-  const fresh = fieldAt('/survey/climate/months').default;
-  void rig.set(
-    '/survey/climate/months',
-    months.map(() => fresh),
-  );
-}
+const { refused, propose } = useProposal();
 </script>
 
 <template>
@@ -121,7 +114,8 @@ function beginClimate(): void {
         </ul>
       </AskGroup>
       <AskGroup title="The year" :paths="['/survey/climate/seed']" :open="false">
-        <button v-if="climateMonths !== 12" type="button" class="plain" @click="beginClimate">write down the twelve months</button>
+        <button v-if="climateMonths !== 12" type="button" class="plain" @click="propose('months')">write down the twelve months</button>
+        <p v-if="refused" role="alert" class="severity-stop">{{ refused }}</p>
         <template v-else>
           <AskGroup v-for="(month, i) in months" :key="month" :title="month" :open="false">
             <AskField

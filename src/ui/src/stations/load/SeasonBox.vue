@@ -46,18 +46,7 @@ async function read(event: Event): Promise<void> {
 }
 
 function takePlace(): void {
-  const f = file.value!;
-  const at = '/survey/place/';
-  void rig.change([
-    { path: at + 'name', value: f.place.name },
-    { path: at + 'latitudeDeg', value: f.place.latitudeDeg },
-    { path: at + 'longitudeDeg', value: f.place.longitudeDeg },
-    { path: at + 'utcOffsetH', value: f.place.utcOffsetH },
-    { path: at + 'elevationM', value: f.place.elevationM },
-    { path: at + 'dryBulbC', value: f.hottestC },
-    { path: at + 'nightLowC', value: f.nightC },
-    { path: '/survey/climate/winterC', value: f.coldestC },
-  ]);
+  void rig.apply(file.value!.changes);
 }
 
 const option = computed(() => ({
@@ -107,8 +96,8 @@ function bar(name: string, key: 'coolingKWh' | 'heatingKWh', color: string) {
       A year needs a weather file, or the twelve months of the climate under “The year” on the left.
     </p>
     <p v-if="file" class="offer">
-      {{ file.name }} is from {{ file.place.name }}: hottest {{ shown(file.hottestC, 'temperature') }}, then
-      {{ shown(file.nightC, 'temperature') }} at night, coldest {{ shown(file.coldestC, 'temperature') }}.
+      {{ file.name }} is from {{ file.place.name }}: hottest {{ shown(file.day.hottestC, 'temperature') }}, then
+      {{ shown(file.day.nightC, 'temperature') }} at night, coldest {{ shown(file.day.coldestC, 'temperature') }}.
       <button type="button" class="plain" @click="takePlace">take this place for the rig</button>
       <span v-for="f in file.findings" :key="f.code" class="soft"> {{ say(f.words) }}</span>
     </p>

@@ -2,12 +2,11 @@
 import { computed, onMounted, ref } from 'vue';
 import { ask } from '../../api/client';
 import type { SourceEntry } from '../../api/generated/schema';
+import { useProposal } from '../../parts/proposal';
 import { say } from '../../parts/show';
-import { useRig } from '../../stores/rig';
 
 /** Takes a generic source of the catalogue on board; its fields can be typed over at once. */
 const props = defineProps<{ group: 'inverter' | 'generator' | 'shore' }>();
-const rig = useRig();
 const all = ref<SourceEntry[]>([]);
 const entries = computed(() => all.value.filter((e) => e.group === props.group));
 
@@ -15,8 +14,10 @@ onMounted(async () => {
   all.value = await ask<SourceEntry[]>('GET', '/sources').catch(() => []);
 });
 
-function take(index: number): void {
-  void rig.apply(entries.value[index]!.changes);
+const { refused, propose } = useProposal();
+
+function take(id: string): void {
+  void propose('source', { id });
 }
 </script>
 
@@ -31,8 +32,9 @@ function take(index: number): void {
       :fit-input-width="false"
       @change="take"
     >
-      <el-option v-for="(e, i) in entries" :key="say(e.words)" :value="i" :label="say(e.words)" />
+      <el-option v-for="e in entries" :key="e.id" :value="e.id" :label="say(e.words)" />
     </el-select>
+    <p v-if="refused" role="alert" class="severity-stop">{{ refused }}</p>
   </div>
 </template>
 
