@@ -5,6 +5,7 @@ using Vanto.Core.Calculators;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 using Vanto.Web.Rigs;
@@ -18,7 +19,9 @@ public static class Describe
 
     private sealed record QuantityView(QuantityKind Kind, UnitView Metric, UnitView Customary);
 
-    private sealed record Description(IReadOnlyList<QuantityView> Quantities, IReadOnlyList<FieldInfo> Fields, IReadOnlyList<FieldInfo> RecordFields, IReadOnlyDictionary<string, IReadOnlyList<Option>> Options, IReadOnlyList<string> Stations);
+    private sealed record Description(IReadOnlyList<QuantityView> Quantities, IReadOnlyList<FieldInfo> Fields, IReadOnlyList<FieldInfo> RecordFields, IReadOnlyDictionary<string, IReadOnlyList<Option>> Options, IReadOnlyList<StationView> Stations);
+
+    private sealed record StationView(string Name, StationPhase Phase);
 
     /// <summary>Writes <c>description.json</c> and <c>openapi.json</c> into a folder.</summary>
     public static async Task<int> Run(string folder)
@@ -26,7 +29,7 @@ public static class Describe
         Directory.CreateDirectory(folder);
         var description = new Description(
             [.. QuantityTable.All.Select(q => new QuantityView(q.Kind, View(q.Metric), View(q.Customary)))],
-            JobFile.Fields, RecordReadings.Fields, Options(), Assessor.Stations);
+            JobFile.Fields, RecordReadings.Fields, Options(), [.. StationRegistry.Standard.All.Select(s => new StationView(s.Name, s.Phase))]);
         await File.WriteAllTextAsync(Path.Combine(folder, "description.json"), JsonSerializer.Serialize(description, JobFile.Json));
 
         await using var app = Server.Build(new WebApplicationOptions(), Path.Combine(folder, "none.db"), 0);

@@ -1,8 +1,9 @@
 using System.Globalization;
-using System.Net.Sockets;
 using System.Net;
+using System.Net.Sockets;
 using System.Reflection;
 using System.Text.Json.Serialization.Metadata;
+using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.OpenApi;
 using Vanto.Core.Job;
@@ -106,6 +107,7 @@ public static class Server
     {
         services.AddScoped<RigLog>();
         services.AddScoped<RigDesk>();
+        services.AddSingleton(StationRegistry.Standard);
         services.AddSingleton<AssessmentCache>();
         services.AddSingleton<RigTurns>();
         services.AddSingleton<LongRuns>();
@@ -119,8 +121,9 @@ public static class Server
             Complete(schema, context.JsonTypeInfo);
             return Task.CompletedTask;
         }));
-        services.ConfigureHttpJsonOptions(o =>
+        services.AddOptions<JsonOptions>().Configure<StationRegistry>((o, stations) =>
         {
+            o.SerializerOptions.TypeInfoResolverChain.Insert(0, new DefaultJsonTypeInfoResolver { Modifiers = { stations.Describe } });
             foreach (var converter in JobFile.Json.Converters)
                 o.SerializerOptions.Converters.Add(converter);
             o.SerializerOptions.NumberHandling = JobFile.Json.NumberHandling;

@@ -4,6 +4,7 @@ using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
+using Vanto.Core.Stations;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Commission;
@@ -29,7 +30,7 @@ public sealed record StartUpReadings : DesignPart
 /// <param name="By">Who took the readings.</param>
 /// <param name="Readings">The readings.</param>
 /// <param name="Corrects">The record it corrects, or none.</param>
-public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, StartUpReadings Readings, Guid? Corrects);
+public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, StartUpReadings Readings, Guid? Corrects) : IStationRecord;
 
 /// <summary>Where a reading stands against its prediction.</summary>
 public enum BandVerdict { NotDone, Pass, Note, Caution, Stop }
@@ -38,11 +39,27 @@ public enum BandVerdict { NotDone, Pass, Note, Caution, Stop }
 public sealed record VerdictRow(string Id, string Label, Measure? Measured, Measure? Expected, Phrase Band, BandVerdict Verdict, Phrase Words, Working Working);
 
 /// <summary>Result of the Commission station.</summary>
-public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<VerdictRow> Rows, CommissionRecord? Record, int Records);
+public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<VerdictRow> Rows, CommissionRecord? Record, int Records) : IStationResult;
 
 /// <summary>The Commission station, first half: a start-up against its prediction. Bands are common practice; plate and manual win.</summary>
-public static class CommissionStation
+public sealed class CommissionStation : Station<CommissionAssessment>
 {
+    /// <inheritdoc />
+    public override string Name => "commission";
+
+    /// <inheritdoc />
+    public override StationPhase Phase => StationPhase.Build;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<Type> Reads => [typeof(StartAssessment), typeof(UnitAssessment), typeof(LoadAssessment)];
+
+    /// <inheritdoc />
+    public override bool ReadsRecords => true;
+
+    /// <inheritdoc />
+    public override IStationResult Assess(StationInputs job) =>
+        Assess(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(), job.Result<LoadAssessment>());
+
     private const double MicronPa = 101325.0 / 760 / 1000;
 
     /// <summary>Judges the newest record that is not corrected by another.</summary>

@@ -1,5 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
 
 namespace Vanto.Core.Energy;
 
@@ -97,4 +98,4 @@ public sealed record SetpointHours(double SetpointC, double MeanW, double Hours,
 /// <summary>Result of the Energy station.</summary>
 public sealed record EnergyAssessment(
     Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, EnergySeries Series, double WindowHours, double HeldHours, double? FailureHour, string FailureCause,
-    double MinSoc, double MinSocHour, double EndSoc, double SunWh, double NeedWh, bool HasBattery, EnergyLedger Ledger, BudgetComparison Budget, IReadOnlyList<SetpointHours> Owner, double GeneratorHours, double FuelLitres, ArrayView Array, Phrase SizingAim);
+    double MinSoc, double MinSocHour, double EndSoc, double SunWh, double NeedWh, bool HasBattery, EnergyLedger Ledger, BudgetComparison Budget, IReadOnlyList<SetpointHours> Owner, double GeneratorHours, double FuelLitres, ArrayView Array, Phrase SizingAim) : IStationResult;

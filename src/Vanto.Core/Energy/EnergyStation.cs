@@ -3,6 +3,7 @@ using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
+using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
@@ -19,8 +20,37 @@ public sealed record EnergyInputs(SurveyDesign Survey, LoadDesign Load, UnitDesi
 }
 
 /// <summary>The Energy station: the design day and night in time.</summary>
-public static class EnergyStation
+public sealed class EnergyStation : Station<EnergyAssessment>
 {
+    /// <inheritdoc />
+    public override string Name => "energy";
+
+    /// <inheritdoc />
+    public override StationPhase Phase => StationPhase.Size;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<Type> Reads =>
+        [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(LoadDesign), typeof(UnitDesign), typeof(EnergyDesign), typeof(StartDesign)];
+
+    /// <inheritdoc />
+    public override IStationResult Assess(StationInputs job)
+    {
+        var (survey, load, unit) = (job.Design<SurveyDesign>(), job.Design<LoadDesign>(), job.Design<UnitDesign>());
+        var inputs = new EnergyInputs(survey, load, unit, job.Result<UnitAssessment>().Unit, job.Design<EnergyDesign>(), job.Design<StartDesign>().ReserveSoc);
+        return Assess(inputs with { Day = job.Result<LoadAssessment>().RigDay });
+    }
+
+    /// <inheritdoc />
+    public override IEnumerable<LedgerEntry> Ledger(StationInputs job)
+    {
+        var own = job.Result<EnergyAssessment>();
+        yield return new LedgerEntry("night", Name, new Measure(own.HeldHours, QuantityKind.Hours), Phrase.Of($"of {own.WindowHours:Hours}"),
+            own.HasBattery ? Phrase.Of($"lowest charge {own.MinSoc:Fraction}") : Phrase.Of($"no battery"),
+            LedgerEntry.GaugeMark * own.HeldHours / own.WindowHours, LedgerEntry.GaugeMark, true, own.Verdict.State);
+        yield return new LedgerEntry("sun", Name, new Measure(own.SunWh, QuantityKind.Energy), Phrase.Of($"a day"), Phrase.Of($"the day takes {own.NeedWh:Energy}"),
+            LedgerEntry.Gauge(own.SunWh, own.NeedWh), LedgerEntry.GaugeMark, true, StationState.Passed);
+    }
+
     private const int ThermostatStepS = 60;
     private const double MostStartsAnHour = 6;
     private static readonly double[] OwnerSetpointsC = [22, 24, 26, 28];

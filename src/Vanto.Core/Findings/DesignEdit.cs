@@ -73,10 +73,15 @@ public static class DesignDiff
         return changes;
     }
 
-    /// <summary>Parts never change once made: many ways out are compared with the same one.</summary>
-    private static readonly ConditionalWeakTable<DesignPart, JsonNode> Written = [];
+    /// <summary>Parts never change once made: one is written once and compared many times.</summary>
+    private static readonly ConditionalWeakTable<DesignPart, byte[]> Written = [];
 
-    private static JsonNode Json(DesignPart part) => Written.GetValue(part, p => JsonSerializer.SerializeToNode(p, p.GetType(), DesignJson.Options)!);
+    private static byte[] Text(DesignPart part) => Written.GetValue(part, p => JsonSerializer.SerializeToUtf8Bytes(p, p.GetType(), DesignJson.Options));
+
+    private static JsonNode? Json(DesignPart part) => JsonNode.Parse(Text(part));
+
+    /// <summary>True where two parts hold the same.</summary>
+    public static bool Same(DesignPart a, DesignPart b) => ReferenceEquals(a, b) || Text(a).AsSpan().SequenceEqual(Text(b));
 
     private static void Compare(string path, JsonNode? before, JsonNode? after, List<DesignChange> changes)
     {

@@ -4,6 +4,7 @@ using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
+using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
@@ -35,11 +36,24 @@ public sealed record TogetherOnSource(
 /// <summary>The one-page sheet.</summary>
 public sealed record HandoverAssessment(
     Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<SheetLine> Rig, IReadOnlyList<SheetLine> Fitted, TogetherOnSource? Together, IReadOnlyList<SetpointHours> Hours,
-    IReadOnlyList<string> WhenShort, IReadOnlyList<VerdictRow> Proof, IReadOnlyList<string> Cautions, bool Draft);
+    IReadOnlyList<string> WhenShort, IReadOnlyList<VerdictRow> Proof, IReadOnlyList<string> Cautions, bool Draft) : IStationResult;
 
 /// <summary>The Handover station, first half.</summary>
-public static class HandoverStation
+public sealed class HandoverStation : Station<HandoverAssessment>
 {
+    /// <inheritdoc />
+    public override string Name => "handover";
+
+    /// <inheritdoc />
+    public override StationPhase Phase => StationPhase.Keep;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<Type> Reads =>
+        [typeof(EnergyAssessment), typeof(CommissionAssessment), typeof(LoadAssessment), typeof(UnitAssessment), typeof(StartAssessment), typeof(SurveyDesign), typeof(StartDesign)];
+
+    /// <inheritdoc />
+    public override bool ReadsFindings => true;
+
     private const string UnitName = "air conditioner";
     private const double DevicePowerFactor = 0.95;
 
@@ -47,9 +61,11 @@ public static class HandoverStation
     private const int MostSets = 40;
 
     /// <summary>Puts the owner's sheet together from the other stations.</summary>
-    public static HandoverAssessment Assess(SurveyDesign survey, LoadAssessment load, UnitAssessment unit, StartDesign startDesign, StartAssessment start, EnergyDesign energyDesign, EnergyAssessment energy, CommissionAssessment proof, IReadOnlyList<Finding> earlier)
+    public override IStationResult Assess(StationInputs job)
     {
-        var stops = earlier.Where(f => f.Level == Severity.Stop).ToList();
+        var (survey, load, unit) = (job.Design<SurveyDesign>(), job.Result<LoadAssessment>(), job.Result<UnitAssessment>());
+        var (start, energy, proof) = (job.Result<StartAssessment>(), job.Result<EnergyAssessment>(), job.Result<CommissionAssessment>());
+        var stops = job.Findings.Where(f => f.Level == Severity.Stop).ToList();
         var missing = proof.Rows.Count(r => r.Verdict == BandVerdict.NotDone);
         var draft = stops.Count > 0 || missing > 0;
         var findings = new List<Finding>();
@@ -60,7 +76,7 @@ public static class HandoverStation
         var verdict = new Verdict(draft ? (stops.Count > 0 ? StationState.Stop : StationState.Open) : StationState.Passed,
             draft ? Phrase.Of($"The sheet is a draft.") : Phrase.Of($"The sheet is ready to hand over."),
             stops.Count > 0 ? Phrase.Of($"Clear the open stops first.") : missing > 0 ? Phrase.Of($"Take the remaining {missing} readings in Commission.") : Phrase.Of($"All readings are taken and no stop is open."));
-        return new HandoverAssessment(verdict, findings, RigLines(survey, load), FittedLines(survey, unit, startDesign), Together(survey, unit.Unit, start), energy.Owner, WhenShort(survey), proof.Rows, Cautions(survey, unit.Unit), draft);
+        return new HandoverAssessment(verdict, findings, RigLines(survey, load), FittedLines(survey, unit, job.Design<StartDesign>()), Together(survey, unit.Unit, start), energy.Owner, WhenShort(survey), proof.Rows, Cautions(survey, unit.Unit), draft);
     }
 
     private static List<SheetLine> RigLines(SurveyDesign survey, LoadAssessment load) =>

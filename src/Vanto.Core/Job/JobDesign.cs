@@ -1,3 +1,4 @@
+using System.Reflection;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Handover;
@@ -27,6 +28,11 @@ public sealed record JobDesign : DesignPart
     public HandoverDesign Handover { get; init; } = new();
     [Ask("Options kept for comparison", Most = 24)] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
     [Ask("Compared with", Help = "the option pinned as the baseline; empty takes the design as it stands")] public string Baseline { get; init; } = "";
+
+    private static readonly PropertyInfo[] PartProperties = [.. typeof(JobDesign).GetProperties().Where(p => p.PropertyType.IsSubclassOf(typeof(DesignPart)))];
+
+    /// <summary>Its parts by their types.</summary>
+    public IReadOnlyDictionary<Type, DesignPart> Parts() => PartProperties.ToDictionary(p => p.PropertyType, p => (DesignPart)p.GetValue(this)!);
 
     /// <summary>The design as an edit leaves it.</summary>
     public JobDesign With(DesignEdit edit)

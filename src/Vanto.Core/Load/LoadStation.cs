@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 
 namespace Vanto.Core.Load;
@@ -54,7 +55,7 @@ public sealed record HoldMinutes(double LimitC, double? Minutes);
 /// <summary>Result of the Load station. Hour arrays: index 0 is 00 to 01.</summary>
 public sealed record LoadAssessment(
     Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<CauseSeries> Causes, double[] TotalW, double[] OutdoorC,
-    double PeakW, double PeakSensibleW, double PeakLatentW, int PeakHour, IReadOnlyList<HeadingLoad> Rose, IReadOnlyList<LoadMeasure> Measures)
+    double PeakW, double PeakSensibleW, double PeakLatentW, int PeakHour, IReadOnlyList<HeadingLoad> Rose, IReadOnlyList<LoadMeasure> Measures) : IStationResult
 {
     public MeasuresTogether? Together { get; init; }
     public IReadOnlyList<SpaceLoad> Spaces { get; init; } = [];
@@ -84,8 +85,27 @@ public sealed record LoadAssessment(
 }
 
 /// <summary>The Load station.</summary>
-public static class LoadStation
+public sealed class LoadStation : Station<LoadAssessment>
 {
+    /// <inheritdoc />
+    public override string Name => "load";
+
+    /// <inheritdoc />
+    public override StationPhase Phase => StationPhase.Size;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<Type> Reads => [typeof(SurveyAssessment), typeof(SurveyDesign), typeof(LoadDesign)];
+
+    /// <inheritdoc />
+    public override IStationResult Assess(StationInputs job) => Assess(job.Design<SurveyDesign>(), job.Design<LoadDesign>());
+
+    /// <inheritdoc />
+    public override IEnumerable<LedgerEntry> Ledger(StationInputs job) => [HeatEntry(job.Result<LoadAssessment>())];
+
+    /// <summary>The heat at the peak, not yet held against a unit.</summary>
+    public static LedgerEntry HeatEntry(LoadAssessment load) => new(
+        "heat", "load", new Measure(load.PeakW, QuantityKind.Power), Phrase.Of($"at {load.PeakHour + 0.5:HourOfDay}"), Phrase.Of($""), null, LedgerEntry.GaugeMark, false, load.Verdict.State);
+
     private const int SweepStepS = 900;
 
     private static readonly Dictionary<Cause, string> Labels = new()

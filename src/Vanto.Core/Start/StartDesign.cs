@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
 
 namespace Vanto.Core.Start;
 
@@ -75,4 +76,4 @@ public sealed record StartTrace(double[] Seconds, double[] SourceA, double[] Com
 public sealed record StartAssessment(
     Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, StartOutcome Outcome, string Cause, StartTrace Trace, IReadOnlyList<BearingPoint> Bears,
     IReadOnlyList<StackedLoad> Neighbours, IReadOnlyList<StartTrial> Remedies, IReadOnlyList<StartTrial> Stacking, double MaxA, double LimitA, double RunA, double RunV, double SourceV, double Used,
-    double ContinuousW, double SurgeW, double? NeededReduction, bool InverterDriven);
+    double ContinuousW, double SurgeW, double? NeededReduction, bool InverterDriven) : IStationResult;

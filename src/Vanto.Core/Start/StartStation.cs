@@ -1,15 +1,52 @@
 using System.Numerics;
 using Vanto.Core.Findings;
+using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Start;
 
 /// <summary>The Start station: will the chosen unit start on the source asked, with what is on beside it?</summary>
-public static class StartStation
+public sealed class StartStation : Station<StartAssessment>
 {
+    /// <inheritdoc />
+    public override string Name => "start";
+
+    /// <inheritdoc />
+    public override StationPhase Phase => StationPhase.Size;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<Type> Reads => [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(StartDesign), typeof(UnitDesign)];
+
+    /// <inheritdoc />
+    public override IStationResult Assess(StationInputs job)
+    {
+        var unitDesign = job.Design<UnitDesign>();
+        var outdoorC = job.Result<LoadAssessment>().OutdoorC.Max() + unitDesign.InletRiseK;
+        return Assess(job.Design<SurveyDesign>(), job.Design<StartDesign>(), unitDesign, job.Result<UnitAssessment>(), outdoorC);
+    }
+
+    /// <inheritdoc />
+    public override IEnumerable<LedgerEntry> Ledger(StationInputs job)
+    {
+        var own = job.Result<StartAssessment>();
+        yield return new LedgerEntry("start", Name, new Measure(own.MaxA, QuantityKind.Current),
+            own.SourceV > 0 ? Phrase.Of($"at {own.SourceV:Voltage}") : Phrase.Of($""),
+            own.Outcome == StartOutcome.Starts ? Phrase.Of($"{own.Used:Fraction} of what it bears") : Phrase.Of($"{InWords(own.Outcome)}"),
+            Math.Min(1, own.Used * LedgerEntry.GaugeMark), LedgerEntry.GaugeMark, false, own.Verdict.State);
+    }
+
+    private static string InWords(StartOutcome outcome) => outcome switch
+    {
+        StartOutcome.StartsOnlyIfShed => "only with loads off",
+        StartOutcome.StartsButCannotRun => "cannot run on",
+        StartOutcome.Stalls => "stalls",
+        _ => "trips",
+    };
+
     private const double FanPowerFactor = 0.85;
     private const double MeasuredApart = 0.15;
     private const double DevicePowerFactor = 0.95;
@@ -146,7 +183,7 @@ public static class StartStation
         var helped = design.Remedy switch { StartRemedy.SoftStarter => " with its soft starter", StartRemedy.HardStartKit => " with its hard-start kit", _ => "" };
         var headline = result.Outcome switch
         {
-            StartOutcome.Starts => Phrase.Of($"Starts on the {Name(source)}{helped}, using {result.Used:Fraction} of what it bears."),
+            StartOutcome.Starts => Phrase.Of($"Starts on the {Called(source)}{helped}, using {result.Used:Fraction} of what it bears."),
             StartOutcome.StartsOnlyIfShed => Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}."),
             StartOutcome.StartsButCannotRun => Phrase.Of($"Starts, but cannot run on: {result.Cause} after {result.TripS ?? 0:Seconds}."),
             StartOutcome.Stalls => Phrase.Of($"Stalls: {result.Cause}."),
@@ -156,7 +193,7 @@ public static class StartStation
         return new Verdict(Verdict.Worst(findings), headline, Phrase.Of($"{start} most {result.MaxA:Current} flow and {result.MinCompressorV:Voltage} are left at the compressor; then it runs on {result.RunA:Current}."));
     }
 
-    private static string Name(PowerSource source) => source.Class switch
+    private static string Called(PowerSource source) => source.Class switch
     {
         SourceClass.Shore => "shore pedestal",
         SourceClass.InverterGenerator or SourceClass.ConventionalGenerator => "generator",
@@ -306,7 +343,7 @@ public static class StartStation
             new Verdict(Verdict.Worst(findings),
                 result.Outcome switch
                 {
-                    StartOutcome.Starts => Phrase.Of($"Starts softly on the {Name(source)} and runs within {ratio:Fraction} of it."),
+                    StartOutcome.Starts => Phrase.Of($"Starts softly on the {Called(source)} and runs within {ratio:Fraction} of it."),
                     StartOutcome.StartsOnlyIfShed => Phrase.Of($"Runs only without {string.Join(" and ", result.Shed)}."),
                     _ => Phrase.Of($"Starts, but cannot run on at full power: {result.Cause} after {result.TripS ?? 0:Seconds}."),
                 },
@@ -321,7 +358,7 @@ public static class StartStation
 
     private static StartAssessment WrongVoltage(UnitDesign unitDesign, AcUnit unit, PowerSource source)
     {
-        var finding = new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants {unit.SupplyVoltageV:Voltage}, the {Name(source)} gives {source.Volts:Voltage}."),
+        var finding = new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants {unit.SupplyVoltageV:Voltage}, the {Called(source)} gives {source.Volts:Voltage}."),
             [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
                 .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))]);
         return Refused(unit, source, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), "voltage", finding);

@@ -1,18 +1,31 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
 
 namespace Vanto.Core.Survey;
 
 /// <summary>What the survey comes to.</summary>
-public sealed record SurveyAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<SunHour> SunPath, double WorldNoseDeg);
+public sealed record SurveyAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<SunHour> SunPath, double WorldNoseDeg) : IStationResult;
 
 /// <summary>The sun over the rig at an hour of the design day: azimuth clockwise from north and elevation, degrees.</summary>
 public sealed record SunHour(int Hour, double AzimuthDeg, double ElevationDeg);
 
 /// <summary>The Survey station.</summary>
-public static class SurveyStation
+public sealed class SurveyStation : Station<SurveyAssessment>
 {
+    /// <inheritdoc />
+    public override string Name => "survey";
+
+    /// <inheritdoc />
+    public override StationPhase Phase => StationPhase.Size;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<Type> Reads => [typeof(SurveyDesign)];
+
+    /// <inheritdoc />
+    public override IStationResult Assess(StationInputs job) => Assess(job.Design<SurveyDesign>());
+
     /// <summary>Adds up skin and glass and draws the sun's path.</summary>
     public static SurveyAssessment Assess(SurveyDesign survey)
     {

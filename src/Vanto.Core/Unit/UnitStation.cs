@@ -2,6 +2,8 @@ using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
+using Vanto.Core.Survey;
 
 namespace Vanto.Core.Unit;
 
@@ -45,7 +47,7 @@ public sealed record Candidate(
 
 /// <summary>Result of the Unit station.</summary>
 public sealed record UnitAssessment(
-    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<Candidate> Candidates, double RequiredW, double PeakW, string Chosen, AcUnit Unit)
+    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<Candidate> Candidates, double RequiredW, double PeakW, string Chosen, AcUnit Unit) : IStationResult
 {
     /// <summary>Capacity of the chosen unit at the design heat, W.</summary>
     public double CapacityW { get; init; }
@@ -55,8 +57,40 @@ public sealed record UnitAssessment(
 }
 
 /// <summary>The Unit station.</summary>
-public static class UnitStation
+public sealed class UnitStation : Station<UnitAssessment>
 {
+    /// <inheritdoc />
+    public override string Name => "unit";
+
+    /// <inheritdoc />
+    public override StationPhase Phase => StationPhase.Size;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<Type> Reads => [typeof(LoadAssessment), typeof(SurveyDesign), typeof(UnitDesign)];
+
+    /// <inheritdoc />
+    public override IStationResult Assess(StationInputs job) => Assess(job.Design<UnitDesign>(), job.Result<LoadAssessment>());
+
+    /// <inheritdoc />
+    public override IEnumerable<LedgerEntry> Ledger(StationInputs job)
+    {
+        var (load, own, unit) = (job.Result<LoadAssessment>(), job.Result<UnitAssessment>(), job.Result<UnitAssessment>().Unit);
+        yield return LoadStation.HeatEntry(load) with { Limit = Phrase.Of($"unit gives {own.CapacityW:Power}"), Share = LedgerEntry.Gauge(load.PeakW, own.CapacityW) };
+        yield return new LedgerEntry("unit", Name, new Measure(own.CapacityW, QuantityKind.Power),
+            unit.SingleSpeed ? Phrase.Of($"one speed") : Phrase.Of($"turns to {unit.MinCapacityW:Power}"),
+            Phrase.Of($"{unit.RatedCapacityW / own.RequiredW:Fraction} of what is needed"),
+            LedgerEntry.Gauge(unit.RatedCapacityW, own.RequiredW), LedgerEntry.GaugeMark, null, own.Verdict.State);
+        yield return new LedgerEntry("weight", Name, new Measure(WeightKg(job.Design<SurveyDesign>().Sources, unit), QuantityKind.Mass),
+            Phrase.Of($"added"), Phrase.Of($"unit, bank, modules"), null, null, false, StationState.Passed) { Sum = true };
+    }
+
+    /// <summary>Unit, bank and modules together, kg; bank by chemistry and modules at 11 kg/m² typical, common practice.</summary>
+    private static double WeightKg(SourcesDesign sources, AcUnit unit)
+    {
+        var bank = sources.Battery.Fitted ? CellData.Of(sources.Battery.Chemistry).KgPerKWh * sources.Battery.BankKWh : 0;
+        return unit.MassKg + bank + sources.Modules.Count * sources.Modules.RatedW * Modules.KgPerW;
+    }
+
     private const int MildEveningHour = 21;
     private const double QuietEveningShare = 0.15;
 

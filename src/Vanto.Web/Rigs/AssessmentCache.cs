@@ -13,27 +13,28 @@ public sealed class KeptAssessment(JobAssessment assessment)
     /// <summary>The results.</summary>
     public JobAssessment Assessment { get; } = assessment;
 
-    /// <summary>The part of one station as JSON.</summary>
-    public byte[] Station(string name) => _written.GetOrAdd(name, n => n switch
-    {
-        "survey" => Written(Assessment.Survey),
-        "load" => Written(Assessment.Load),
-        "unit" => Written(Assessment.Unit),
-        "start" => Written(Assessment.Start),
-        "energy" => Written(Assessment.Energy),
-        "commission" => Written(Assessment.Commission),
-        "handover" => Written(Assessment.Handover),
-        _ => throw new ArgumentOutOfRangeException(nameof(name), name, "there is no such station"),
-    });
+    /// <summary>The part of one station as JSON; null as JSON where it has no result.</summary>
+    public byte[] Station(string name) => _written.GetOrAdd(name, n => JsonSerializer.SerializeToUtf8Bytes<object?>(Assessment.Results.GetValueOrDefault(n), JobFile.Json));
 
-    private static byte[] Written<T>(T part) => JsonSerializer.SerializeToUtf8Bytes(part, JobFile.Json);
+    /// <summary>True where a station says what it said before, or was not run again.</summary>
+    public bool Says(string station, KeptAssessment before) =>
+        Assessment.Results.GetValueOrDefault(station) is { } result && ReferenceEquals(result, before.Assessment.Results.GetValueOrDefault(station))
+        || Station(station).AsSpan().SequenceEqual(before.Station(station));
+
+    /// <summary>Takes what stations that were not run again have written already.</summary>
+    public void TakeFrom(KeptAssessment before)
+    {
+        foreach (var (station, result) in Assessment.Results)
+            if (ReferenceEquals(result, before.Assessment.Results.GetValueOrDefault(station)) && before._written.TryGetValue(station, out var written))
+                _written[station] = written;
+    }
 }
 
 /// <summary>
 /// The newest assessments of the rigs last looked at, and what the yard says of every rig; both bounded, so that memory does not grow with
 /// what was opened once.
 /// </summary>
-public sealed class AssessmentCache(ILogger<AssessmentCache> log)
+public sealed class AssessmentCache(StationRegistry stations, ILogger<AssessmentCache> log)
 {
     /// <summary>Assessments kept, of all rigs together; each takes up to 0.3 MB.</summary>
     private const int MostKept = 48;
@@ -47,12 +48,18 @@ public sealed class AssessmentCache(ILogger<AssessmentCache> log)
     private readonly Dictionary<Guid, (AssessmentKey Key, YardLine Line)> _lines = [];
 
     /// <summary>Works a design out, and writes what is Vanto's own fault into the log.</summary>
-    public KeptAssessment WorkOut(Guid rig, JobDesign design, IReadOnlyList<CommissionRecord> records)
+    /// <param name="rig">The rig.</param>
+    /// <param name="design">Its design.</param>
+    /// <param name="records">Its log.</param>
+    /// <param name="before">What was known of it: stations that read nothing that changed are taken from it.</param>
+    public KeptAssessment WorkOut(Guid rig, JobDesign design, IReadOnlyList<CommissionRecord> records, KeptAssessment? before = null)
     {
-        var kept = new KeptAssessment(Assessor.Assess(design, records));
+        var kept = new KeptAssessment(Assessor.Assess(design, records, before?.Assessment, stations));
+        if (before is not null)
+            kept.TakeFrom(before);
         foreach (var fault in kept.Assessment.Faults.Where(f => f.Id.Length > 0))
             log.LogError(fault.Cause, "{Fault}: {Station} of rig {Rig} could not be worked out", fault.Id, fault.Station, rig);
-        foreach (var station in Assessor.Stations)
+        foreach (var station in stations.Names)
             kept.Station(station); // written before anything is stored: what cannot be answered is not kept
         return kept;
     }

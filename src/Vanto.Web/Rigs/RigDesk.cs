@@ -12,7 +12,7 @@ namespace Vanto.Web.Rigs;
 /// Changes of rigs, one after another: a change is read, worked out and written as it will be answered before it is stored; what cannot be
 /// answered is refused and not kept. Finds conflicts between tabs.
 /// </summary>
-public sealed class RigDesk(AssessmentCache cache, RigTurns turns, RigLog log, TimeProvider clock)
+public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, RigTurns turns, RigLog log, TimeProvider clock)
 {
     private const string EverythingChanged = "/";
     private static readonly TimeSpan YardPatience = TimeSpan.FromMilliseconds(60);
@@ -102,12 +102,12 @@ public sealed class RigDesk(AssessmentCache cache, RigTurns turns, RigLog log, T
         foreach (var (path, value) in values)
             JsonPath.Set(root, path, value);
         var design = JobFile.Read(root.ToJsonString());
-        var now = cache.WorkOut(id, design, records);
+        var old = cache.Of(id, stored.Revision, before, records);
+        var now = cache.WorkOut(id, design, records, old);
         var draft = new RevisionDraft(JobFile.Write(design), [.. values.Select(v => v.Path)], patch.Client, patch.Label ?? "", clock.GetUtcNow());
         var number = await log.Append(id, stored.Revision, draft);
         cache.Keep(new AssessmentKey(id, number, records.Count), design, now);
-        var old = cache.Of(id, stored.Revision, before, records);
-        var changed = Assessor.Stations.Where(s => merged || !old.Station(s).SequenceEqual(now.Station(s))).ToList();
+        var changed = stations.Names.Where(s => merged || !now.Says(s, old)).ToList();
         return (new WrittenChange(new RigChanged(number, draft.At, design, merged, changed, now.Assessment), now), null);
     });
 

@@ -24,7 +24,7 @@ public sealed class WrittenChange(RigChanged change, KeptAssessment kept) : IRes
         Part("changed", change.Changed);
         writer.WritePropertyName(Assessment);
         writer.WriteStartObject();
-        foreach (var station in Assessor.Stations)
+        foreach (var station in kept.Assessment.States.Keys)
         {
             writer.WritePropertyName(station);
             if (change.Changed.Contains(station))

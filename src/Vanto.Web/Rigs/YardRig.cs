@@ -16,7 +16,7 @@ public sealed record YardLine(string Stage, bool Split, IReadOnlyDictionary<stri
 {
     /// <summary>Of a rig's results.</summary>
     public static YardLine Of(JobDesign design, JobAssessment assessment) => new(
-        Assessor.Stations.LastOrDefault(s => assessment.States[s] is StationState.Passed or StationState.Caution) ?? "survey",
+        assessment.States.LastOrDefault(s => s.Value is StationState.Passed or StationState.Caution).Key ?? assessment.States.First().Key,
         assessment.Unit?.Unit.Kind is AcKind.MiniSplitInverter or AcKind.DcNativeSplit or AcKind.PvAssistedSplit or AcKind.RailingPortable,
         assessment.States, assessment.Worst);
 }

@@ -2,6 +2,8 @@ using System.Xml.Linq;
 using ArchUnitNET.Domain;
 using ArchUnitNET.Loader;
 using ArchUnitNET.xUnit;
+using Vanto.Core.Job;
+using Vanto.Core.Quantities;
 using static ArchUnitNET.Fluent.ArchRuleDefinition;
 
 namespace Vanto.Core.Tests.Architecture;
@@ -12,7 +14,7 @@ public class LayerTests
     private static readonly ArchUnitNET.Domain.Architecture Core = new ArchLoader().LoadAssemblies(typeof(Vanto.Core.Job.Assessor).Assembly).Build();
 
     /// <summary>Stations in the order of the work; a station may not use a later one.</summary>
-    private static readonly string[] Order = ["Survey", "Load", "Unit", "Start", "Energy", "Commission", "Handover"];
+    private static readonly string[] Order = [.. StationRegistry.Standard.All.Select(s => s.GetType().Namespace!.Split('.')[^1])];
 
     public static IEnumerable<object[]> Later => Order.SelectMany((station, i) => Order.Skip(i + 1).Select(later => new object[] { station, later }));
 
@@ -37,6 +39,17 @@ public class LayerTests
             .ShouldBeEmpty();
     }
 
+    [Fact]
+    public void A_station_reads_only_what_the_stations_before_it_found()
+    {
+        var found = new HashSet<System.Type>();
+        foreach (var station in StationRegistry.Standard.All)
+        {
+            station.Reads.Where(r => !r.IsSubclassOf(typeof(DesignPart))).ShouldBeSubsetOf(found, station.Name);
+            found.Add(station.Result);
+        }
+    }
+
     [Theory]
     [MemberData(nameof(Later))]
     public void A_station_does_not_lean_on_a_later_one(string station, string later) =>
@@ -51,6 +64,9 @@ public class LayerTests
     [InlineData("Physics", "Load")]
     [InlineData("Physics", "Job")]
     [InlineData("Findings", "Job")]
+    [InlineData("Findings", "Stations")]
+    [InlineData("Stations", "Job")]
+    [InlineData("Stations", "Survey")]
     public void Common_rooms_do_not_lean_on_what_is_built_on_them(string room, string above) =>
         Types().That().ResideInNamespaceMatching($@"^Vanto\.Core\.{room}$").Should()
             .NotDependOnAnyTypesThat().ResideInNamespaceMatching($@"^Vanto\.Core\.{above}$")

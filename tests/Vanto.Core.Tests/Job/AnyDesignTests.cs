@@ -99,7 +99,7 @@ public class AnyDesignTests
             var assessment = Assessed(AnyDesign.Of(c));
             foreach (var fault in assessment.Faults)
                 fault.Id.ShouldBe("", $"{fault.Station}: {fault.Cause}");
-            Finite.FirstFault(assessment).ShouldBeNull();
+            Finite.FirstFault(assessment.Results).ShouldBeNull();
             if (assessment.Energy is { } energy)
                 energy.Findings.Where(f => f.Code == "energy.open").Select(f => f.Words.ToString()).ShouldBeEmpty();
             now = AnyDesign.Without(c, assessment);

@@ -17,15 +17,15 @@ public class AssessorTests
         var assessment = Assessor.Assess(RigPresets.New(kind, kind.ToString()));
         assessment.Faults.ShouldBeEmpty();
         assessment.Load!.PeakW.ShouldBeInRange(300, 12000);
-        assessment.States.Count.ShouldBe(Assessor.Stations.Count);
+        assessment.States.Count.ShouldBe(StationRegistry.Standard.All.Count);
         assessment.Ledger.ShouldAllBe(e => double.IsFinite(e.Value.Value));
     }
 
     [Fact]
     public void The_same_design_gives_the_same_results()
     {
-        var once = System.Text.Json.JsonSerializer.Serialize(Assessor.Assess(NewcomersVan.Design), JobFile.Json);
-        var twice = System.Text.Json.JsonSerializer.Serialize(Assessor.Assess(NewcomersVan.Design), JobFile.Json);
+        var once = System.Text.Json.JsonSerializer.Serialize(Assessor.Assess(NewcomersVan.Design), StationRegistry.Standard.Json);
+        var twice = System.Text.Json.JsonSerializer.Serialize(Assessor.Assess(NewcomersVan.Design), StationRegistry.Standard.Json);
         twice.ShouldBe(once);
     }
 

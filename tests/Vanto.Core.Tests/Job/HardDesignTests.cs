@@ -21,7 +21,7 @@ public class HardDesignTests
         var assessment = Assessor.Assess(JobFile.Read(Text(name)));
         foreach (var fault in assessment.Faults)
             fault.Id.ShouldBe("", $"{fault.Station}: {fault.Cause}");
-        Finite.FirstFault(assessment).ShouldBeNull();
+        Finite.FirstFault(assessment.Results).ShouldBeNull();
         (assessment.Energy?.Findings ?? []).ShouldAllBe(f => f.Code != "energy.open");
     }
 }

@@ -1,5 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Core.Stations;
 using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Tests.Job;
@@ -17,9 +18,9 @@ public class StationRunTests
         StationFault Of()
         {
             var run = new StationRun();
-            run.Try("load", () => Throw(new IndexOutOfRangeException("deep inside"))).ShouldBeNull();
-            run.Try("unit", () => new Result(1), ("load", null)).ShouldBeNull();
-            run.Try("survey", () => new Result(1)).ShouldNotBeNull();
+            run.Try("load", null, () => Throw(new IndexOutOfRangeException("deep inside"))).ShouldBeNull();
+            run.Try("unit", "load", () => new Result(1)).ShouldBeNull();
+            run.Try("survey", null, () => new Result(1)).ShouldNotBeNull();
             run.Faults.Select(f => f.Station).ShouldBe(["load", "unit"]);
             run.Faults[1].Verdict.State.ShouldBe(StationState.Resting);
             return run.Faults[0];
@@ -39,7 +40,7 @@ public class StationRunTests
     public void A_number_that_is_none_does_not_leave_the_core(double value)
     {
         var run = new StationRun();
-        run.Try("energy", () => new Result(value)).ShouldBeNull();
+        run.Try("energy", null, () => new Result(value)).ShouldBeNull();
         run.Faults.Single().Cause!.Message.ShouldContain("energy.Value");
     }
 
@@ -47,7 +48,7 @@ public class StationRunTests
     public void Bad_input_met_by_several_threads_at_once_is_bad_input()
     {
         var run = new StationRun();
-        run.Try("energy", () => Throw(new AggregateException(new InputException("energy.to", Phrase.Of($"{25.0:Temperature}"), Phrase.Of($"too warm at {25.0:Temperature}")))));
+        run.Try("energy", null, () => Throw(new AggregateException(new InputException("energy.to", Phrase.Of($"{25.0:Temperature}"), Phrase.Of($"too warm at {25.0:Temperature}")))));
         var fault = run.Faults.Single();
         fault.Id.ShouldBeEmpty();
         fault.Errors.Single().Field.ShouldBe("energy.to");

@@ -14,12 +14,22 @@ interface Description {
   fields: FieldInfo[];
   recordFields: FieldInfo[];
   options: Record<string, Option[]>;
-  stations: string[];
+  stations: { name: string; phase: string }[];
 }
 
 const description = raw as unknown as Description;
 
-export const stations = description.stations;
+/** Names of the stations, in the order of the work. */
+export const stations = description.stations.map((s) => s.name);
+
+/** The parts of the work with their stations. */
+export const phases = [...new Set(description.stations.map((s) => s.phase))].map((name) => ({
+  name,
+  stations: description.stations.filter((s) => s.phase === name).map((s) => s.name),
+}));
+
+/** A name as a title. */
+export const titled = (name: string) => name.charAt(0).toUpperCase() + name.slice(1);
 export const recordFields = description.recordFields;
 
 const quantities = new Map(description.quantities.map((q) => [q.kind, q]));

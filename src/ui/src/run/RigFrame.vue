@@ -19,15 +19,9 @@ const rig = useRig();
 const router = useRouter();
 const here = computed(() => (props.station && stations.includes(props.station) ? props.station : 'survey'));
 
-const views: Record<string, Component> = {
-  survey: defineAsyncComponent(() => import('../stations/survey/SurveyStation.vue')),
-  load: defineAsyncComponent(() => import('../stations/load/LoadStation.vue')),
-  unit: defineAsyncComponent(() => import('../stations/unit/UnitStation.vue')),
-  start: defineAsyncComponent(() => import('../stations/start/StartStation.vue')),
-  energy: defineAsyncComponent(() => import('../stations/energy/EnergyStation.vue')),
-  commission: defineAsyncComponent(() => import('../stations/commission/CommissionStation.vue')),
-  handover: defineAsyncComponent(() => import('../stations/handover/HandoverStation.vue')),
-};
+/** The view of a station is the one file of its folder that ends in Station.vue. */
+const files = import.meta.glob<{ default: Component }>('../stations/*/*Station.vue');
+const views = Object.fromEntries(Object.entries(files).map(([file, load]) => [file.split('/')[2]!, defineAsyncComponent(load)]));
 
 const fault = computed(() => rig.assessment?.faults.find((f) => f.station === here.value));
 const saved = computed(() => {

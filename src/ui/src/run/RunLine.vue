@@ -1,21 +1,16 @@
 <script setup lang="ts">
+import { phases, titled } from '../api/description';
 import type { StationState } from '../api/generated/schema';
 
 defineProps<{ id: string; here: string; states: Record<string, StationState> }>();
 
-const phases = [
-  { name: 'Size', stations: ['survey', 'load', 'unit', 'start', 'energy'] },
-  { name: 'Build', stations: ['commission'] },
-  { name: 'Keep', stations: ['handover'] },
-];
 const words: Record<StationState, string> = { open: 'open', resting: 'waits', passed: 'passed', caution: 'caution', stop: 'stop' };
-const title = (station: string) => station.charAt(0).toUpperCase() + station.slice(1);
 </script>
 
 <template>
   <nav class="run" aria-label="Stations">
     <div v-for="phase in phases" :key="phase.name" class="phase">
-      <h2>{{ phase.name }}</h2>
+      <h2>{{ titled(phase.name) }}</h2>
       <RouterLink
         v-for="station in phase.stations"
         :key="station"
@@ -35,7 +30,7 @@ const title = (station: string) => station.charAt(0).toUpperCase() + station.sli
           <path v-if="states[station] === 'stop'" d="M15 6l13 13-13 13L2 19z" class="stop" />
           <path v-if="states[station] === 'stop'" d="M11.500 15.500l7 7m0-7l-7 7" class="mark" />
         </svg>
-        <span>{{ title(station) }}</span>
+        <span>{{ titled(station) }}</span>
         <span class="shown-to-readers">{{ words[states[station] ?? 'open'] }}</span>
       </RouterLink>
     </div>

@@ -1,7 +1,7 @@
 using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 
-namespace Vanto.Core.Job;
+namespace Vanto.Core.Stations;
 
 /// <summary>A station that could not be worked out, and why.</summary>
 /// <param name="Station">Its name.</param>
@@ -25,13 +25,15 @@ public sealed class StationRun
     /// <summary>Stations that have no result.</summary>
     public IReadOnlyList<StationFault> Faults => _faults;
 
+    /// <summary>State of a station that has no result.</summary>
+    public StationState StateOf(string station) => _faults.First(f => f.Station == station).Verdict.State;
+
     /// <summary>The station's result, all numbers in it finite; null where it has none.</summary>
     /// <param name="station">Its name.</param>
+    /// <param name="missing">The station whose result it waits for; null where it has all.</param>
     /// <param name="assess">Works it out.</param>
-    /// <param name="needs">Results it needs, by the names of their stations.</param>
-    public T? Try<T>(string station, Func<T> assess, params (string Name, object? Result)[] needs) where T : class
+    public T? Try<T>(string station, string? missing, Func<T> assess) where T : class
     {
-        var missing = needs.FirstOrDefault(n => n.Result is null).Name;
         if (missing is not null)
         {
             _faults.Add(new StationFault(station, Verdict.WaitsFor(char.ToUpperInvariant(missing[0]) + missing[1..]), []));

@@ -1,0 +1,59 @@
+using System.Text.Json;
+using System.Text.Json.Serialization.Metadata;
+using Vanto.Core.Commission;
+using Vanto.Core.Energy;
+using Vanto.Core.Handover;
+using Vanto.Core.Load;
+using Vanto.Core.Stations;
+using Vanto.Core.Start;
+using Vanto.Core.Survey;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Job;
+
+/// <summary>The stations there are, in the order of the work. A new one is a line here.</summary>
+public sealed class StationRegistry(IReadOnlyList<Station> all)
+{
+    /// <summary>Those of Vanto.</summary>
+    public static StationRegistry Standard { get; } = new(
+    [
+        new SurveyStation(),
+        new LoadStation(),
+        new UnitStation(),
+        new StartStation(),
+        new EnergyStation(),
+        new CommissionStation(),
+        new HandoverStation(),
+    ]);
+
+    /// <summary>All, in order.</summary>
+    public IReadOnlyList<Station> All { get; } = all;
+
+    /// <summary>Their names, in order.</summary>
+    public IReadOnlyList<string> Names { get; } = [.. all.Select(s => s.Name)];
+
+    /// <summary>How assessments are written.</summary>
+    public JsonSerializerOptions Json => _json ??= new JsonSerializerOptions(JobFile.Json) { TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Describe } } };
+
+    private JsonSerializerOptions? _json;
+
+    /// <summary>Name of the station whose result a type is; null where it is none's.</summary>
+    public string? NameOf(Type result) => All.FirstOrDefault(s => s.Result == result)?.Name;
+
+    /// <summary>Has an assessment written with each station's result under its name, null where it has none.</summary>
+    public void Describe(JsonTypeInfo type)
+    {
+        if (type.Type != typeof(JobAssessment))
+            return;
+        foreach (var hidden in type.Properties.Where(p => p.Get is null).ToList())
+            type.Properties.Remove(hidden);
+        for (var i = 0; i < All.Count; i++)
+        {
+            var station = All[i];
+            var property = type.CreateJsonPropertyInfo(station.Result, station.Name);
+            property.Get = assessment => ((JobAssessment)assessment).Results.GetValueOrDefault(station.Name);
+            property.Order = i - All.Count;
+            type.Properties.Add(property);
+        }
+    }
+}

@@ -1,0 +1,91 @@
+using System.Text.Json.Serialization;
+using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
+
+namespace Vanto.Core.Stations;
+
+/// <summary>Part of the work a station belongs to.</summary>
+public enum StationPhase { Size, Build, Keep }
+
+/// <summary>What every station answers.</summary>
+public interface IStationResult
+{
+    /// <summary>What it says in a sentence.</summary>
+    Verdict Verdict { get; }
+
+    /// <summary>What it judged.</summary>
+    IReadOnlyList<Finding> Findings { get; }
+}
+
+/// <summary>One entry of a rig's log.</summary>
+public interface IStationRecord
+{
+    /// <summary>Its name in the log, which is only ever added to.</summary>
+    Guid Id { get; }
+}
+
+/// <summary>
+/// A station of the work: says what it reads and works it out, a pure function of that. Whatever runs over all stations (the assessment, the
+/// answers on the wire, the run line, what may lean on what) follows from this and from the registry.
+/// </summary>
+public abstract class Station
+{
+    /// <summary>Its name on the wire and in addresses.</summary>
+    public abstract string Name { get; }
+
+    /// <summary>The part of the work it belongs to.</summary>
+    public abstract StationPhase Phase { get; }
+
+    /// <summary>Type of its result.</summary>
+    public abstract Type Result { get; }
+
+    /// <summary>
+    /// Parts of the design and results of earlier stations that it reads; nothing else. It waits for the first of the results that is missing, and
+    /// is not run again while none of them has changed.
+    /// </summary>
+    public abstract IReadOnlyList<Type> Reads { get; }
+
+    /// <summary>True where it reads the rig's log.</summary>
+    public virtual bool ReadsRecords => false;
+
+    /// <summary>True where it reads the findings of all stations before it.</summary>
+    public virtual bool ReadsFindings => false;
+
+    /// <summary>Works it out.</summary>
+    /// <exception cref="InputException">The design holds what it cannot take.</exception>
+    public abstract IStationResult Assess(StationInputs job);
+
+    /// <summary>Its entries of the ledger; one of the same name takes the place of an earlier station's.</summary>
+    /// <param name="job">What is known, this station's result included.</param>
+    public virtual IEnumerable<LedgerEntry> Ledger(StationInputs job) => [];
+}
+
+/// <summary>A station with its result's type.</summary>
+public abstract class Station<T> : Station where T : class, IStationResult
+{
+    /// <inheritdoc />
+    public sealed override Type Result => typeof(T);
+}
+
+/// <summary>One entry of the ledger.</summary>
+/// <param name="Id">heat, unit, start, night, sun or weight.</param>
+/// <param name="Station">The station that made it.</param>
+/// <param name="Value">The figure.</param>
+/// <param name="Note">Beside the figure.</param>
+/// <param name="Limit">Its limit in words.</param>
+/// <param name="Share">Filled part of the gauge, 0 to 1; empty without a gauge.</param>
+/// <param name="Mark">Where the limit stands on the gauge.</param>
+/// <param name="MoreIsBetter">True where a rise is good.</param>
+/// <param name="State">How it stands.</param>
+public sealed record LedgerEntry(string Id, string Station, Measure Value, Phrase Note, Phrase Limit, double? Share, double? Mark, bool? MoreIsBetter, StationState State)
+{
+    /// <summary>Where a gauge has its limit.</summary>
+    public const double GaugeMark = 0.8;
+
+    /// <summary>A sum over the rig: stands after all others.</summary>
+    [JsonIgnore]
+    public bool Sum { get; init; }
+
+    /// <summary>Filled part of a gauge whose limit stands at its mark.</summary>
+    public static double Gauge(double value, double limit) => limit <= 0 ? 1 : Math.Min(1, GaugeMark * value / limit);
+}

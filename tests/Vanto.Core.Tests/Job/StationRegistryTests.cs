@@ -1,0 +1,130 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Vanto.Core.Commission;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
+using Vanto.Core.Load;
+using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
+using Vanto.Core.Survey;
+using Vanto.Core.Tests.References;
+using Vanto.Core.Unit;
+
+namespace Vanto.Core.Tests.Job;
+
+/// <summary>What runs over all stations follows from what each says of itself.</summary>
+public class StationRegistryTests
+{
+    /// <summary>A station that exists in this test only.</summary>
+    private sealed record PaintAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, double Litres) : IStationResult;
+
+    private sealed class PaintStation : Station<PaintAssessment>
+    {
+        public int Runs { get; private set; }
+        public override string Name => "paint";
+        public override StationPhase Phase => StationPhase.Build;
+        public override IReadOnlyList<Type> Reads => [typeof(UnitAssessment), typeof(SurveyDesign)];
+
+        public override IStationResult Assess(StationInputs job)
+        {
+            Runs++;
+            var litres = 0.1 * job.Design<SurveyDesign>().Space.LengthM + job.Result<UnitAssessment>().Unit.MassKg / 100;
+            return new PaintAssessment(new Verdict(StationState.Stop, Phrase.Of($"Too little paint."), Phrase.Of($"")), [Finding.Of("paint.little", Severity.Stop, $"It needs more.")], litres);
+        }
+
+        public override IEnumerable<LedgerEntry> Ledger(StationInputs job) =>
+            [new LedgerEntry("paint", Name, new Measure(job.Result<PaintAssessment>().Litres, QuantityKind.Volume), Phrase.Of($""), Phrase.Of($""), null, null, null, StationState.Stop)];
+    }
+
+    private static (StationRegistry Registry, PaintStation Paint) WithPaint()
+    {
+        var paint = new PaintStation();
+        return (new StationRegistry([.. StationRegistry.Standard.All.TakeWhile(s => s.Name != "handover"), paint, .. StationRegistry.Standard.All.Where(s => s.Name == "handover")]), paint);
+    }
+
+    [Fact]
+    public void A_new_station_is_found_everywhere()
+    {
+        var (registry, _) = WithPaint();
+        var a = Assessor.Assess(NewcomersVan.Design, registry: registry);
+        a.States["paint"].ShouldBe(StationState.Stop);
+        a.Ledger.ShouldContain(e => e.Id == "paint" && e.Station == "paint");
+        a.Ledger[^1].Id.ShouldBe("weight", "sums stand last");
+        a.Worst!.Code.ShouldBe("paint.little");
+        a.Handover!.Draft.ShouldBeTrue("its stop keeps the owner's sheet a draft");
+        var written = JsonSerializer.SerializeToNode(a, registry.Json)!.AsObject();
+        ((double)written["paint"]!["litres"]!).ShouldBeGreaterThan(0);
+        written.Select(p => p.Key).Take(8).ShouldBe(["survey", "load", "unit", "start", "energy", "commission", "paint", "handover"]);
+    }
+
+    [Fact]
+    public void A_new_station_waits_for_what_it_reads()
+    {
+        var (registry, paint) = WithPaint();
+        var a = Assessor.Assess(NewcomersVan.Design with { Unit = new UnitDesign { Chosen = "none such" } }, registry: registry);
+        a.Faults.Single(f => f.Station == "paint").Verdict.Headline.ToString().ShouldBe("Waits for Unit.");
+        paint.Runs.ShouldBe(0);
+        JsonSerializer.SerializeToNode(a, registry.Json)!["paint"].ShouldBeNull();
+    }
+
+    [Fact]
+    public void A_station_that_reads_nothing_that_changed_is_not_run_again()
+    {
+        var (registry, paint) = WithPaint();
+        var van = NewcomersVan.Design;
+        var first = Assessor.Assess(van, registry: registry);
+        var warmer = van with { Energy = van.Energy with { HoldC = van.Energy.HoldC + 1 } };
+        var second = Assessor.Assess(warmer, before: first, registry: registry);
+        paint.Runs.ShouldBe(1);
+        second.Load.ShouldBeSameAs(first.Load);
+        second.Start.ShouldBeSameAs(first.Start);
+        second.Energy.ShouldNotBeSameAs(first.Energy);
+        second.Handover.ShouldNotBeSameAs(first.Handover);
+        var longer = warmer with { Survey = warmer.Survey with { Space = warmer.Survey.Space with { LengthM = 7 } } };
+        Assessor.Assess(longer, before: second, registry: registry);
+        paint.Runs.ShouldBe(2);
+    }
+
+    public static TheoryData<string> Rigs => [.. AnyDesign.Named.Keys];
+
+    /// <summary>One field of each part changed, one after another, on every rig: what is taken from before is what would have been found.</summary>
+    [Theory]
+    [MemberData(nameof(Rigs))]
+    public void What_is_taken_from_before_is_what_would_have_been_found(string rig)
+    {
+        var design = AnyDesign.Named[rig];
+        Func<JobDesign, JobDesign>[] edits =
+        [
+            d => d with { Name = "renamed" },
+            d => d with { Start = d.Start with { ReserveSoc = 0.25 } },
+            d => d with { Energy = d.Energy with { HoldC = 26.5 } },
+            d => d with { Load = d.Load with { HumidityPct = 55 } },
+            d => d with { Unit = d.Unit with { AirFlowShare = 0.85 } },
+            d => d with { Survey = d.Survey with { Place = d.Survey.Place with { DryBulbC = 36.5 } } },
+            d => d with { Handover = d.Handover with { Remarks = "Clean the filter." } },
+            d => d with { Unit = d.Unit with { Chosen = "none such" } },
+            d => d with { Unit = d.Unit with { Chosen = "RT-11-115" } },
+        ];
+        var known = Assessor.Assess(design);
+        foreach (var edit in edits)
+        {
+            design = edit(design);
+            known = Assessor.Assess(JobFile.Read(JobFile.Write(design)), before: known);
+            Written(known).ShouldBe(Written(Assessor.Assess(design)));
+        }
+    }
+
+    [Fact]
+    public void A_record_written_since_is_read()
+    {
+        var van = NewcomersVan.Design;
+        var before = Assessor.Assess(van);
+        CommissionRecord[] log = [new(Guid.NewGuid(), DateTimeOffset.UnixEpoch, "Wren", new StartUpReadings { RunA = 9 }, null)];
+        var after = Assessor.Assess(van, log, before);
+        after.Commission!.Records.ShouldBe(1);
+        after.Energy.ShouldBeSameAs(before.Energy);
+        Written(after).ShouldBe(Written(Assessor.Assess(van, log)));
+    }
+
+    private static string Written(JobAssessment a) => JsonSerializer.Serialize(a, StationRegistry.Standard.Json);
+}
