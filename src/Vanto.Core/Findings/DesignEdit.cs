@@ -1,6 +1,8 @@
+using System.Collections;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using System.Text.Json.Serialization.Metadata;
 using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Findings;
@@ -68,8 +70,7 @@ public static class DesignDiff
     public static IReadOnlyList<DesignChange> Between(string root, DesignPart before, DesignPart after)
     {
         var changes = new List<DesignChange>();
-        if (!ReferenceEquals(before, after))
-            Compare(root, Json(before), Json(after), changes);
+        Compare(root, before.GetType(), before, after, changes);
         return changes;
     }
 
@@ -78,26 +79,28 @@ public static class DesignDiff
 
     private static byte[] Text(DesignPart part) => Written.GetValue(part, p => JsonSerializer.SerializeToUtf8Bytes(p, p.GetType(), DesignJson.Options));
 
-    private static JsonNode? Json(DesignPart part) => JsonNode.Parse(Text(part));
-
     /// <summary>True where two parts hold the same.</summary>
     public static bool Same(DesignPart a, DesignPart b) => ReferenceEquals(a, b) || Text(a).AsSpan().SequenceEqual(Text(b));
 
-    private static void Compare(string path, JsonNode? before, JsonNode? after, List<DesignChange> changes)
+    /// <summary>What an edit left alone is the same object still, so only what it touched is walked.</summary>
+    private static void Compare(string path, Type type, object? before, object? after, List<DesignChange> changes)
     {
+        if (ReferenceEquals(before, after))
+            return;
+        var shape = DesignJson.Options.GetTypeInfo(type);
         switch (before, after)
         {
-            case (JsonObject a, JsonObject b):
-                foreach (var (name, value) in b)
-                    Compare($"{path}/{name}", a[name], value, changes);
+            case (not null, not null) when shape.Kind == JsonTypeInfoKind.Object:
+                foreach (var field in shape.Properties.Where(p => p is { Get: not null, Set: not null, IsExtensionData: false }))
+                    Compare($"{path}/{field.Name}", field.PropertyType, field.Get!(before), field.Get(after), changes);
                 break;
-            case (JsonArray a, JsonArray b) when a.Count == b.Count:
+            case (IList a, IList b) when a.Count == b.Count:
                 for (var i = 0; i < a.Count; i++)
-                    Compare($"{path}/{i}", a[i], b[i], changes);
+                    Compare($"{path}/{i}", (b[i] ?? a[i])?.GetType() ?? typeof(object), a[i], b[i], changes);
                 break;
             default:
-                if (!JsonNode.DeepEquals(before, after))
-                    changes.Add(new DesignChange(path, after?.DeepClone()));
+                if (!Equals(before, after))
+                    changes.Add(new DesignChange(path, JsonSerializer.SerializeToNode(after, type, DesignJson.Options)));
                 break;
         }
     }

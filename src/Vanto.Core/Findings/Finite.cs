@@ -55,5 +55,6 @@ public static class Finite
 
     private static bool IsPair(Type type) => type.IsGenericType && type.GetGenericTypeDefinition() == typeof(KeyValuePair<,>);
 
-    private static bool Matters(Type type) => type != typeof(string) && !type.IsEnum && type != typeof(bool) && type != typeof(int);
+    private static bool Matters(Type type) => type != typeof(string) && !type.IsEnum && type != typeof(bool) && type != typeof(int)
+        && type != typeof(IReadOnlyList<DesignChange>); // of the design, which holds only what was read as a number
 }

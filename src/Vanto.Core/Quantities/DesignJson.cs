@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 
 namespace Vanto.Core.Quantities;
 
@@ -14,5 +15,6 @@ public static class DesignJson
         ReadCommentHandling = JsonCommentHandling.Disallow,
         RespectNullableAnnotations = true,
         WriteIndented = false,
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver(),
     };
 }
