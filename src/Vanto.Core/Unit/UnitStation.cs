@@ -81,7 +81,10 @@ public sealed class UnitStation : Station<UnitAssessment>
             Phrase.Of($"{unit.RatedCapacityW / own.RequiredW:Fraction} of what is needed"),
             LedgerEntry.Gauge(unit.RatedCapacityW, own.RequiredW), LedgerEntry.GaugeMark, null, own.Verdict.State);
         yield return new LedgerEntry("weight", Name, new Measure(WeightKg(job.Design<SurveyDesign>().Sources, unit), QuantityKind.Mass),
-            Phrase.Of($"added"), Phrase.Of($"unit, bank, modules"), null, null, false, StationState.Passed) { Sum = true };
+            Phrase.Of($"added"), Phrase.Of($"unit, bank, modules"), null, null, false, StationState.Passed)
+        {
+            Sum = true,
+        };
     }
 
     /// <summary>Unit, bank and modules together, kg; bank by chemistry and modules at 11 kg/m² typical, common practice.</summary>
