@@ -82,7 +82,7 @@ public static class Server
     }
 
     /// <summary>Builds the application on a store.</summary>
-    public static WebApplication Build(WebApplicationOptions options, string store, int port)
+    public static WebApplication Build(WebApplicationOptions options, string store, int port, StationRegistry? stations = null)
     {
         var builder = WebApplication.CreateSlimBuilder(options);
         // Only what is said here counts: a setting from outside could open a second socket.
@@ -96,18 +96,18 @@ public static class Server
         });
         var storeOptions = StoreFile.Options(store);
         builder.Services.AddScoped(_ => new VantoStore(storeOptions));
-        Register(builder.Services);
+        Register(builder.Services, stations ?? StationRegistry.Standard);
         var app = builder.Build();
         Configure(app);
         return app;
     }
 
     /// <summary>All services but the store's place.</summary>
-    public static void Register(IServiceCollection services)
+    public static void Register(IServiceCollection services, StationRegistry stations)
     {
         services.AddScoped<RigLog>();
         services.AddScoped<RigDesk>();
-        services.AddSingleton(StationRegistry.Standard);
+        services.AddSingleton(stations);
         services.AddSingleton<AssessmentCache>();
         services.AddSingleton<RigTurns>();
         services.AddSingleton<LongRuns>();
@@ -121,7 +121,7 @@ public static class Server
             Complete(schema, context.JsonTypeInfo);
             return Task.CompletedTask;
         }));
-        services.AddOptions<JsonOptions>().Configure<StationRegistry>((o, stations) =>
+        services.ConfigureHttpJsonOptions(o =>
         {
             o.SerializerOptions.TypeInfoResolverChain.Insert(0, new DefaultJsonTypeInfoResolver { Modifiers = { stations.Describe } });
             foreach (var converter in JobFile.Json.Converters)

@@ -9,9 +9,12 @@ using Vanto.Storage;
 namespace Vanto.Web.Tests;
 
 /// <summary>The real server on a free port with a store file of its own.</summary>
-public sealed class RunningServer : IAsyncLifetime
+public class RunningServer : IAsyncLifetime
 {
     private WebApplication? _app;
+
+    /// <summary>The stations it runs.</summary>
+    protected virtual StationRegistry Stations => StationRegistry.Standard;
 
     /// <summary>The store's file.</summary>
     public string Store { get; } = Path.Combine(Directory.CreateTempSubdirectory("vanto-web-").FullName, "vanto.db");
@@ -25,7 +28,7 @@ public sealed class RunningServer : IAsyncLifetime
     public async Task InitializeAsync()
     {
         StoreFile.Prepare(Store);
-        _app = Server.Build(new WebApplicationOptions(), Store, 0);
+        _app = Server.Build(new WebApplicationOptions(), Store, 0, Stations);
         await _app.StartAsync();
         Http = new HttpClient { BaseAddress = new Uri(_app.Urls.First()) };
     }
