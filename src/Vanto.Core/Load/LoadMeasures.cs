@@ -9,6 +9,9 @@ internal static class LoadMeasures
 {
     private const int NightFrom = 21;
     private const int NightTo = 7;
+
+    /// <summary>Hours of a night.</summary>
+    internal const int NightLength = 24 - NightFrom + NightTo;
     private const double WarmerK = 2;
 
     private sealed record Candidate(string Id, Phrase Words, SurveyDesign Survey, double SetpointC, double MassKg, double Cost, DesignEdit Edit);
@@ -40,8 +43,7 @@ internal static class LoadMeasures
     {
         static double Night(LoadCurve curve) => Enumerable.Range(0, 24).Where(h => h >= NightFrom || h < NightTo).Sum(h => Math.Max(0, curve.SensibleW[h] + curve.LatentW[h]));
         var left = Night(after);
-        const int hours = 24 - NightFrom + NightTo;
-        return left <= 0 ? hours : Math.Min(hours, (Night(before) - left) / (left / hours));
+        return left <= 0 ? NightLength : Math.Min(NightLength, (Night(before) - left) / (left / NightLength));
     }
 
     private static IEnumerable<Candidate> Candidates(SurveyDesign survey, LoadDesign design, SpaceDescription space, IReadOnlyList<HeadingLoad> rose)

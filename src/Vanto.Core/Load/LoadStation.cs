@@ -31,6 +31,9 @@ public sealed record LoadMeasure(string Id, Phrase Words, double PeakChangeW, do
 {
     /// <summary>What it changes in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
+
+    /// <summary>True where it brings the whole night.</summary>
+    public bool AllNight => NightHours >= LoadMeasures.NightLength;
 }
 
 /// <summary>Several measures at once, solved together: nothing is counted twice.</summary>
@@ -38,6 +41,9 @@ public sealed record MeasuresTogether(IReadOnlyList<string> Ids, double PeakChan
 {
     /// <summary>What they change in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
+
+    /// <summary>True where it brings the whole night.</summary>
+    public bool AllNight => NightHours >= LoadMeasures.NightLength;
 }
 
 /// <summary>One space of the rig on its own.</summary>

@@ -70,6 +70,20 @@ public sealed class BearingCurve
     /// <summary>The points (ratio, seconds).</summary>
     public IReadOnlyList<(double Ratio, double Seconds)> Points { get; }
 
+    /// <summary>The curve as it is judged, in points close enough to be joined by straight lines, the shortest time first.</summary>
+    /// <param name="shortest">Where the drawing begins, s; what is borne before the shortest time stated is what is borne there.</param>
+    public IEnumerable<(double Seconds, double Ratio)> Drawn(double shortest)
+    {
+        const int pieces = 12;
+        yield return (Math.Min(shortest, _last.Seconds), _last.Ratio);
+        for (var i = Points.Count - 1; i > 0; i--)
+            for (var k = i == Points.Count - 1 ? 0 : 1; k <= pieces; k++)
+            {
+                var t = (double)k / pieces;
+                yield return (Math.Exp(_logSeconds[i] + t * (_logSeconds[i - 1] - _logSeconds[i])), Math.Exp(_logRatio[i] + t * (_logRatio[i - 1] - _logRatio[i])));
+            }
+    }
+
     /// <summary>Seconds that a ratio is borne; infinite up to the first ratio, the last time beyond the last.</summary>
     public double AllowedSeconds(double ratio) =>
         ratio <= _first ? double.PositiveInfinity

@@ -75,7 +75,7 @@ internal static class DcStart
                 Phrase.Of($"At full power the bank stands at {voltage:Voltage}.")),
             findings, [new Figure("Most current, running", current, QuantityKind.Current, working), new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
             holds && findings.All(f => f.Level != Severity.Stop) ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, holds ? "" : "battery", precharge.Trace(bank.OpenCircuitVoltage(design.Soc)),
-            bank.HasManagementBoard ? [.. BearingCurve.ManagementBoard.Points.Reverse().Select(p => new BearingPoint(p.Seconds, p.Ratio * bank.ContinuousA))] : [],
+            bank.HasManagementBoard ? BearingPoint.Of(BearingCurve.ManagementBoard, bank.ContinuousA) : [],
             [.. others.Select(d => new StackedLoad(d.Name, d.PowerW, d.PowerW / bank.NominalVoltage, d.MayWait))], [], [],
             Math.Max(current, precharge.PeakA), bank.ContinuousA, current, voltage, bank.NominalVoltage, current / bank.ContinuousA, bank.ContinuousA * bank.NominalVoltage, 2 * bank.ContinuousA * bank.NominalVoltage, null, true);
     }

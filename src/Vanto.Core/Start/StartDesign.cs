@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
 
@@ -48,6 +49,9 @@ public sealed record StartDesign : DesignPart
 /// <summary>One line of a comparison: what is tried and how it ends.</summary>
 public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double Used, [property: JsonIgnore] DesignEdit Edit)
 {
+    /// <summary>How much its end weighs; empty where it starts.</summary>
+    public Severity? Level => Ends.Level(Outcome);
+
     /// <summary>What it changes in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
 }
@@ -56,7 +60,15 @@ public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, P
 public sealed record StackedLoad(string Name, double PowerW, double CurrentA, bool MayWait, bool OwnFan = false);
 
 /// <summary>A time in s and the current in A that the source bears for that long.</summary>
-public sealed record BearingPoint(double Seconds, double CurrentA);
+public sealed record BearingPoint(double Seconds, double CurrentA)
+{
+    private const double ShortestS = 0.001;
+
+    /// <summary>A curve as it is judged, to be drawn with straight lines between.</summary>
+    /// <param name="curve">What is borne, as a ratio.</param>
+    /// <param name="unitA">Amperes of ratio 1.</param>
+    public static IReadOnlyList<BearingPoint> Of(BearingCurve curve, double unitA) => [.. curve.Drawn(ShortestS).Select(p => new BearingPoint(p.Seconds, p.Ratio * unitA))];
+}
 
 /// <summary>The trace for drawing, one array a column; rounded to what a drawing can show.</summary>
 public sealed record StartTrace(double[] Seconds, double[] SourceA, double[] CompressorA, double[] Volts, double[] BatteryV, double[] BatteryA)
@@ -77,3 +89,15 @@ public sealed record StartAssessment(
     Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, StartOutcome Outcome, string Cause, StartTrace Trace, IReadOnlyList<BearingPoint> Bears,
     IReadOnlyList<StackedLoad> Neighbours, IReadOnlyList<StartTrial> Remedies, IReadOnlyList<StartTrial> Stacking, double MaxA, double LimitA, double RunA, double RunV, double SourceV, double Used,
     double ContinuousW, double SurgeW, double? NeededReduction, bool InverterDriven) : IStationResult;
+
+/// <summary>What the end of a start weighs.</summary>
+public static class Ends
+{
+    /// <summary>Nothing where it starts, a caution where something must be off for it, else a stop.</summary>
+    public static Severity? Level(StartOutcome outcome) => outcome switch
+    {
+        StartOutcome.Starts => null,
+        StartOutcome.StartsOnlyIfShed => Severity.Caution,
+        _ => Severity.Stop,
+    };
+}

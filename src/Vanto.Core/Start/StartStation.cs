@@ -378,14 +378,7 @@ public sealed class StartStation : Station<StartAssessment>
         _ => source.ContinuousW * source.LimitRatio,
     };
 
-    private static List<BearingPoint> Bears(PowerSource source)
-    {
-        var curve = source.Curve ?? source.BreakerBands().Min;
-        var unit = source.ContinuousA;
-        var points = curve.Points.Reverse().Select(p => new BearingPoint(p.Seconds, p.Ratio * unit)).ToList();
-        points.Insert(0, new BearingPoint(0.001, points[0].CurrentA));
-        return points;
-    }
+    private static IReadOnlyList<BearingPoint> Bears(PowerSource source) => BearingPoint.Of(source.Curve ?? source.BreakerBands().Min, source.ContinuousA);
 
     private static StartTrace Thin(IReadOnlyList<StartMoment> trace, bool onBattery) =>
         StartTrace.Of([.. trace.Where((_, i) => i % 2 == 0)], m => m.Seconds, m => m.SourceA, m => m.CompressorA, m => m.CompressorV, onBattery ? m => m.DcV : null, onBattery ? m => m.DcA : null);

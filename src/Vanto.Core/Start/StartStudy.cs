@@ -11,7 +11,11 @@ namespace Vanto.Core.Start;
 public sealed record SmallestRow(SourceClass Class, double? PlainW, double? SoftW, double? KitW);
 
 /// <summary>How the start stands when something is worse than today.</summary>
-public sealed record SensitivityRow(Phrase Words, StartOutcome Outcome, string Cause, double Used, double MaxA);
+public sealed record SensitivityRow(Phrase Words, StartOutcome Outcome, string Cause, double Used, double MaxA)
+{
+    /// <summary>How much its end weighs; empty where it starts.</summary>
+    public Severity? Level => Ends.Level(Outcome);
+}
 
 /// <summary>Several compressors on the source in turn, and how it ends when all start at once.</summary>
 public sealed record StartTurns(StartOrderResult Best, StartOutcome AtOnce, string AtOnceCause);

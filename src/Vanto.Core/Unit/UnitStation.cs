@@ -43,7 +43,11 @@ public sealed record HeatingView(bool Heats, double NeededW, double CapacityW, B
 /// <param name="EveningRhPct">Room humidity it settles at in the mild evening.</param>
 public sealed record Candidate(
     string Id, AcKind Kind, double SupplyVoltageV, bool IsDc, double RatedCapacityW, double CapacityW, double PowerW, double LowestW, double StartA, double RunA, double MassKg,
-    double Ratio, int HoursBelowMin, double EveningRhPct, Severity? Level, Phrase Words, double? NoiseInDb, double? NoiseOutDb);
+    double Ratio, int HoursBelowMin, double EveningRhPct, Severity? Level, Phrase Words, double? NoiseInDb, double? NoiseOutDb)
+{
+    /// <summary>True where its size is right for this load.</summary>
+    internal bool Fits => Level is null or Severity.Note;
+}
 
 /// <summary>Result of the Unit station.</summary>
 public sealed record UnitAssessment(
@@ -221,7 +225,6 @@ public sealed class UnitStation : Station<UnitAssessment>
 
     private static bool Oversized(Candidate c, bool singleSpeed) => c.Ratio > (singleSpeed ? 1.15 : 1.30);
 
-    private static bool Fits(Candidate c) => c.Level is null or Severity.Note;
 
     private static IEnumerable<Finding> Findings(AcUnit unit, Candidate chosen, List<Candidate> candidates, LoadAssessment load, UnitDesign design)
     {
@@ -230,18 +233,18 @@ public sealed class UnitStation : Station<UnitAssessment>
         {
             if (oversized && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed)
                 level = Severity.Note;
-            yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), Better(design, unit, candidates, Fits));
+            yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), Better(design, unit, candidates, c => c.Fits));
         }
         var rule = Capacity.AreaRuleW(load.Space.FloorM2);
         var skin = load.Space.Faces.Sum(f => f.AreaM2) + load.Space.Windows.Sum(w => w.AreaM2);
         if (load.PeakW / rule is > 1.4 or < 0.7)
             yield return new Finding("cap.area-rule", Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has {skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
         if (chosen.HoursBelowMin > 0 && oversized)
-            yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), Better(design, unit, candidates, c => Fits(c) && c.HoursBelowMin == 0));
+            yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), Better(design, unit, candidates, c => c.Fits && c.HoursBelowMin == 0));
         if (load.Day.SensibleW[MildEveningHour] < QuietEveningShare * load.PeakSensibleW)
             yield return Finding.Of("air.quiet-evening", Severity.Note, $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
         else if (chosen.EveningRhPct > DampPct)
-            yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), Better(design, unit, candidates, c => Fits(c) && c.EveningRhPct <= DampPct));
+            yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), Better(design, unit, candidates, c => c.Fits && c.EveningRhPct <= DampPct));
         else if (chosen.EveningRhPct > 55)
             yield return Finding.Of("air.damp", Severity.Note, $"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity.");
         if (Nameplate.Of(unit) is { Estimated: true } circuit)

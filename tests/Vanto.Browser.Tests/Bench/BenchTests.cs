@@ -23,6 +23,27 @@ public sealed class BenchTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.IsClean();
     }
 
+    [Fact]
+    public void An_answer_that_comes_late_does_not_take_the_place_of_a_newer_one()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.Go("/bench/psychrometrics");
+        var dryBulb = screen.See("main input");
+        screen.Driver.ExecuteScript("""
+            const real = window.fetch;
+            window.fetch = async (url, o) => {
+              const answer = await real(url, o);
+              if (o?.body?.includes('"ho"')) { await new Promise(r => setTimeout(r, 1500)); setTimeout(() => (window.late = true), 200); }
+              return answer;
+            };
+            """);
+        Screen.Into(dryBulb, "ho");
+        Screen.Into(dryBulb, "hot");
+        screen.Until(() => screen.Driver.ExecuteScript("return window.late === true") is true, "the answer to the earlier text has come");
+        screen.See("main [role='alert']").Text.ShouldContain("\"hot\"");
+        screen.IsClean();
+    }
+
     /// <summary>The first page's scripts: at most 300 kB gzip.</summary>
     [Fact]
     public void The_first_page_is_light()

@@ -42,13 +42,20 @@ function fill(): void {
   }
 }
 
+/** Answers may overtake one another: only that to the newest question is shown. */
+let newest = 0;
+
 async function run(): Promise<void> {
+  const mine = ++newest;
   try {
     const request = { inputs: values, typed: { ...typed }, units: settings.units, decimalComma };
-    result.value = await ask<CalculationResult>('POST', `/calc/${props.calculator.name}`, request);
+    const answer = await ask<CalculationResult>('POST', `/calc/${props.calculator.name}`, request);
+    if (mine !== newest) return;
+    result.value = answer;
     errors.value = {};
     general.value = '';
   } catch (error) {
+    if (mine !== newest) return;
     errors.value = error instanceof Refused ? Object.fromEntries(error.errors.map((e) => [e.field, e.reason])) : {};
     general.value = Object.keys(errors.value).length ? '' : whyNot(error);
   }

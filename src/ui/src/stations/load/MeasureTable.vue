@@ -6,7 +6,8 @@ import { useRig } from '../../stores/rig';
 /** What would buy most, and any of them tried together without counting a saving twice. */
 const props = defineProps<{ load: LoadAssessment }>();
 const rig = useRig();
-const hours = (h: number) => (h >= 10 ? 'all night' : `${h < 0 ? '−' : '+'}${Math.abs(h).toFixed(1)} h`);
+const hours = (m: { nightHours: number; allNight: boolean }) =>
+  m.allNight ? 'all night' : `${m.nightHours < 0 ? '−' : '+'}${Math.abs(m.nightHours).toFixed(1)} h`;
 
 function take(measure: LoadMeasure): void {
   if (measure.changes.length) void rig.apply(measure.changes);
@@ -49,7 +50,7 @@ function tryIt(measure: LoadMeasure): void {
             <b>{{ shown(measure.peakChangeW, 'power') }}</b>
           </td>
           <td class="number soft">{{ shown(measure.dayChangeWh, 'heatEnergy') }}</td>
-          <td class="number soft">{{ hours(measure.nightHours) }}</td>
+          <td class="number soft">{{ hours(measure) }}</td>
           <td class="number soft">{{ measure.massKg > 0 ? shown(measure.massKg, 'mass') : '–' }}</td>
           <td class="number soft">{{ measure.cost > 0 ? 'about ' + Math.round(measure.cost / 10) * 10 + ' €' : '–' }}</td>
           <td>
@@ -66,7 +67,7 @@ function tryIt(measure: LoadMeasure): void {
             <b>{{ shown(load.together.peakChangeW, 'power') }}</b>
           </td>
           <td class="number">{{ shown(load.together.dayChangeWh, 'heatEnergy') }}</td>
-          <td class="number">{{ hours(load.together.nightHours) }}</td>
+          <td class="number">{{ hours(load.together) }}</td>
           <td class="number">{{ shown(load.together.massKg, 'mass') }}</td>
           <td class="number">about {{ Math.round(load.together.cost / 10) * 10 }} €</td>
           <td><button type="button" class="plain" @click="rig.apply(load.together!.changes)">take all</button></td>

@@ -19,13 +19,6 @@ const start = computed(() => rig.assessment!.start!);
 const single = computed(() => !start.value.inverterDriven);
 const direct = computed(() => rig.assessment!.unit?.unit.isDc === true);
 const soft = computed(() => rig.design!.start.remedy === 'softStarter');
-const ends: Record<string, string> = {
-  starts: 'pass',
-  startsOnlyIfShed: 'caution',
-  startsButCannotRun: 'stop',
-  stalls: 'stop',
-  tripsDuringStart: 'stop',
-};
 
 const measured = computed(() => rig.design!.start.measured);
 const volts = ['volts at the compressor', 'battery volts'];
@@ -49,22 +42,7 @@ function below(name: string, data: number[], color: string, type: string, yAxisI
 const trace = computed(() => {
   const battery = start.value.trace.batteryV.length > 0;
   const end = Math.max(0.3, start.value.trace.seconds.at(-1) ?? 1);
-  const bears = start.value.bears.filter((b) => b.seconds <= end * 1.001);
-  const later = start.value.bears.find((b) => b.seconds > end);
-  const last = bears.at(-1);
-  const limit = start.value.bears.length
-    ? [
-        ...bears.map((b) => [Math.max(b.seconds, 0), b.currentA]),
-        ...(later && last
-          ? [
-              [
-                end,
-                last.currentA + ((later.currentA - last.currentA) * Math.log(end / last.seconds)) / Math.log(later.seconds / last.seconds),
-              ],
-            ]
-          : []),
-      ]
-    : [];
+  const limit = start.value.bears.map((b) => [b.seconds, b.currentA]);
   const beside = start.value.neighbours.reduce((sum, n) => sum + n.currentA, 0);
   const neighbours =
     beside > 0
@@ -248,7 +226,7 @@ function reduce(event: Event): void {
             <tbody>
               <tr v-for="trial in start.remedies" :key="trial.id" :data-remedy="trial.id">
                 <td>{{ say(trial.words) }}</td>
-                <td :class="'severity-' + (ends[trial.outcome] === 'pass' ? 'pass' : ends[trial.outcome])">{{ say(trial.result) }}</td>
+                <td :class="`severity-${trial.level ?? 'pass'}`">{{ say(trial.result) }}</td>
                 <td><button type="button" class="plain" @click="take(trial)">take it</button></td>
               </tr>
             </tbody>
@@ -260,7 +238,7 @@ function reduce(event: Event): void {
             <tbody>
               <tr v-for="trial in start.stacking" :key="trial.id">
                 <td>{{ say(trial.words) }}</td>
-                <td :class="'severity-' + (ends[trial.outcome] === 'pass' ? 'pass' : ends[trial.outcome])">{{ say(trial.result) }}</td>
+                <td :class="`severity-${trial.level ?? 'pass'}`">{{ say(trial.result) }}</td>
               </tr>
             </tbody>
           </table>

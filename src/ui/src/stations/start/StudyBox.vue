@@ -83,7 +83,7 @@ const watts = (w: number | null) => (w === null ? 'none' : shown(w, 'electricPow
           <tr v-for="s in study.sensitivity" :key="say(s.words)">
             <td>{{ say(s.words) }}</td>
             <td class="number">{{ shown(s.maxA, 'current') }}</td>
-            <td :class="s.outcome === 'starts' ? 'pass' : 'severity-stop'">
+            <td :class="s.level ? `severity-${s.level}` : 'pass'">
               {{ ends[s.outcome] }}{{ s.outcome === 'starts' ? `, ${shown(s.used, 'fraction')} used` : `: ${s.cause}` }}
             </td>
           </tr>

@@ -22,7 +22,7 @@ const own = computed(() => (rig.design!.unit.own as AcUnit[]).map((u) => ({ valu
 const kinds = new Map(fieldAt('/unit/own/0/kind').choices.map((c) => [c.value, c.label]));
 const rows = computed(() =>
   [...unit.value.candidates]
-    .filter((c) => !onlyFitting.value || c.ratio > 0.7)
+    .filter((c) => !onlyFitting.value || c.level !== 'stop')
     .sort((a, b) => Math.abs(a.ratio - 1) - Math.abs(b.ratio - 1)),
 );
 const ownFields = [
