@@ -204,14 +204,17 @@ public sealed class StartStation : Station<StartAssessment>
     private static List<StartTrial> Remedies(StartCase start, StartDesign design, MotorModel motor, double? needed)
     {
         var soft = StartVerdict.ReductionFits(motor, design.Reduction) ? design.Reduction : 0.40;
+        StartTrial Helped(string id, Phrase words, StartRemedy remedy, double reduction, DesignEdit edit) =>
+            Trial(id, words, StartVerdict.Of(start with { Remedy = remedy, Reduction = reduction }), edit);
+        DesignEdit With(StartRemedy remedy) => DesignEdit.Of(design, d => d with { Remedy = remedy });
         var trials = new List<StartTrial>
         {
-            Trial("none", Phrase.Of($"nothing"), start with { Remedy = StartRemedy.None }, DesignEdit.Of(design, d => d with { Remedy = StartRemedy.None })),
-            Trial("soft", Phrase.Of($"soft starter, {soft:Fraction} less"), start with { Remedy = StartRemedy.SoftStarter, Reduction = soft }, Softened(design, soft)),
-            Trial("kit", Phrase.Of($"hard-start kit"), start with { Remedy = StartRemedy.HardStartKit }, DesignEdit.Of(design, d => d with { Remedy = StartRemedy.HardStartKit })),
+            Helped("none", Phrase.Of($"nothing"), StartRemedy.None, start.Reduction, With(StartRemedy.None)),
+            Helped("soft", Phrase.Of($"soft starter, {soft:Fraction} less"), StartRemedy.SoftStarter, soft, Softened(design, soft)),
+            Helped("kit", Phrase.Of($"hard-start kit"), StartRemedy.HardStartKit, start.Reduction, With(StartRemedy.HardStartKit)),
         };
-        if (needed is > 0 && Math.Abs(needed.Value - soft) > 0.001)
-            trials.Insert(2, Trial("soft-least", Phrase.Of($"soft starter, the least that starts: {needed.Value:Fraction} less"), start with { Remedy = StartRemedy.SoftStarter, Reduction = needed.Value }, Softened(design, needed.Value)));
+        if (needed is { } least and > 0 && Math.Abs(least - soft) > 0.001)
+            trials.Insert(2, Helped("soft-least", Phrase.Of($"soft starter, the least that starts: {least:Fraction} less"), StartRemedy.SoftStarter, least, Softened(design, least)));
         return trials;
     }
 
@@ -219,19 +222,20 @@ public sealed class StartStation : Station<StartAssessment>
 
     private static List<StartTrial> Stacking(StartCase start, NeighbourLoad fan, List<NeighbourLoad> neighbours)
     {
-        var trials = new List<StartTrial> { Trial("alone", Phrase.Of($"the unit alone"), start with { Neighbours = [fan] }, DesignEdit.None) };
-        trials.AddRange(neighbours.Select(n => Trial(n.Name, Phrase.Of($"with {n.Name}, {n.PowerW:ElectricPower}"), start with { Neighbours = [fan, n] }, DesignEdit.None)));
+        StartTrial Beside(string id, Phrase words, params NeighbourLoad[] on) => Trial(id, words, StartSimulation.Run(start with { Neighbours = [fan, .. on] }), DesignEdit.None);
+        var trials = new List<StartTrial> { Beside("alone", Phrase.Of($"the unit alone")) };
+        trials.AddRange(neighbours.Select(n => Beside(n.Name, Phrase.Of($"with {n.Name}, {n.PowerW:ElectricPower}"), n)));
         if (neighbours.Count > 1)
-            trials.Add(Trial("all", Phrase.Of($"with all of them, {neighbours.Sum(n => n.PowerW):ElectricPower}"), start, DesignEdit.None));
+            trials.Add(Beside("all", Phrase.Of($"with all of them, {neighbours.Sum(n => n.PowerW):ElectricPower}"), [.. neighbours]));
         return trials;
     }
 
-    private static StartTrial Trial(string id, Phrase words, StartCase start, DesignEdit edit)
+    private static StartTrial Trial(string id, Phrase words, StartResult result, DesignEdit edit)
     {
-        var result = StartSimulation.Run(start);
         var phrase = result.Outcome switch
         {
             StartOutcome.Starts => Phrase.Of($"starts, {result.Used:Fraction} used"),
+            StartOutcome.StartsOnlyIfShed => Phrase.Of($"starts only without {string.Join(" and ", result.Shed)}"),
             StartOutcome.StartsButCannotRun => Phrase.Of($"starts, then {result.Cause} after {result.TripS ?? 0:Seconds}"),
             StartOutcome.Stalls => Phrase.Of($"stalls"),
             _ => Phrase.Of($"trips after {result.TripS ?? 0:Milliseconds}: {result.Cause}"),

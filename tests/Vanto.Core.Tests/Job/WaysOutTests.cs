@@ -5,6 +5,7 @@ using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
+using Vanto.Core.Quantities;
 using Vanto.Core.Start;
 using Vanto.Core.Survey;
 using Vanto.Core.Tests.References;
@@ -94,6 +95,95 @@ public class WaysOutTests
             var after = Assessor.Assess(Applied(design, measure.Changes)).Load!;
             (after.PeakW - before.PeakW).ShouldBe(measure.PeakChangeW, 0.02 * before.PeakW, $"{measure.Id} of {before.PeakW:0} W");
         }
+    }
+
+    /// <summary>A rig as it is and with less than it needs: a weak bank, no soft starter, on each source in turn, with several units.</summary>
+    private static IEnumerable<JobDesign> Needy(string rig)
+    {
+        var design = AnyDesign.Named[rig];
+        yield return design;
+        var sources = design.Survey.Sources;
+        sources = sources with
+        {
+            Battery = sources.Battery with { Fitted = true, Blocks = 1 },
+            Inverter = sources.Inverter with { Fitted = true, RatedW = Math.Min(sources.Inverter.RatedW, 1500) },
+            Generator = sources.Generator with { Fitted = true },
+            Shore = sources.Shore with { Fitted = true },
+        };
+        foreach (var on in Enum.GetValues<SourceChoice>())
+            foreach (var unit in new[] { design.Unit.Chosen, "RT-13-115", "MS-12-120" })
+                yield return design with
+                {
+                    Survey = design.Survey with { Sources = sources },
+                    Unit = design.Unit with { Chosen = unit },
+                    Start = design.Start with { On = on, Remedy = StartRemedy.None },
+                };
+    }
+
+    [Theory]
+    [MemberData(nameof(Rigs))]
+    public void A_start_that_is_tried_ends_so_when_it_is_taken(string rig)
+    {
+        foreach (var design in Needy(rig))
+            foreach (var trial in Assessor.Assess(design).Start?.Remedies.Where(t => t.Changes.Count > 0) ?? [])
+            {
+                var after = Assessor.Assess(Applied(design, trial.Changes)).Start!;
+                after.Outcome.ShouldBe(trial.Outcome, $"{trial.Id}: {trial.Words}");
+                after.MaxA.ShouldBe(trial.MaxA, 1e-6, $"{trial.Id}: {trial.Words}");
+                after.Used.ShouldBe(trial.Used, 1e-6, $"{trial.Id}: {trial.Words}");
+            }
+    }
+
+    [Theory]
+    [MemberData(nameof(Rigs))]
+    public void Hours_that_a_way_out_of_the_night_promises_are_held_when_it_is_taken(string rig)
+    {
+        var promises = 0;
+        foreach (var design in OnSmallBanks(AnyDesign.Named[rig]))
+        {
+            var before = Assessor.Assess(design).Energy!;
+            foreach (var way in before.Findings.SelectMany(f => f.Remedies))
+            {
+                if (way.Changes.Count == 0 || !way.Effect.ToString().StartsWith('+') || way.Effect.Measures is not [{ Quantity: QuantityKind.Hours } hours])
+                    continue;
+                var after = Assessor.Assess(Applied(design, way.Changes)).Energy!;
+                (after.HeldHours - before.HeldHours).ShouldBe(hours.Value, 0.02, $"{way.Words}");
+                promises++;
+            }
+        }
+        promises.ShouldBeGreaterThan(0);
+    }
+
+    /// <summary>A rig on one module and a bank of one block, from a very small one up.</summary>
+    private static IEnumerable<JobDesign> OnSmallBanks(JobDesign design)
+    {
+        var sources = design.Survey.Sources;
+        foreach (var blockAh in new[] { 20, 50, 100, 200 })
+            yield return design with
+            {
+                Survey = design.Survey with
+                {
+                    Sources = sources with
+                    {
+                        Shore = new ShoreDesign(),
+                        Generator = new GeneratorDesign(),
+                        Modules = sources.Modules with { Count = 1 },
+                        Battery = sources.Battery with { Fitted = true, Blocks = 1, BlockAh = blockAh },
+                        Inverter = sources.Inverter with { Fitted = true },
+                    },
+                },
+            };
+    }
+
+    [Theory]
+    [MemberData(nameof(Rigs))]
+    public void A_stop_is_gone_when_a_way_out_of_it_that_claims_so_is_taken(string rig)
+    {
+        foreach (var design in Needy(rig))
+            foreach (var finding in Assessor.Assess(design).Start?.Findings.Where(f => f.Level == Severity.Stop) ?? [])
+                foreach (var way in finding.Remedies.Where(w => w.Changes.Count > 0))
+                    Assessor.Assess(Applied(design, way.Changes)).Start!.Findings
+                        .ShouldNotContain(f => f.Code == finding.Code && f.Level == Severity.Stop, $"{finding.Code}: {way.Words} ({way.Effect})");
     }
 
     [Fact]

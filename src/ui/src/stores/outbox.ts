@@ -82,6 +82,7 @@ export class Outbox {
 
   /** Takes edits; while one is under way only the newest text of a field waits. Resolves when nothing more can be done about them now. */
   async add(edits: Edit[], remember: boolean): Promise<void> {
+    if (edits.length === 0) return; // an act that comes to nothing here
     if (this.conflict) {
       this.absorb(edits);
       this.listener?.changed();

@@ -129,8 +129,13 @@ export const useRig = defineStore('rig', {
     },
     /** Has the server say what an act comes to in this rig, and changes that; what was typed before is sent first. */
     async propose(act: string, body: object = {}): Promise<void> {
-      await this.box().send();
-      await this.apply(await ask<DesignChange[]>('POST', `/rigs/${this.id}/propose/${act}`, body));
+      const box = this.box(); // another rig may be opened before the answer comes
+      await box.send();
+      const changes = await ask<DesignChange[]>('POST', `/rigs/${box.id}/propose/${act}`, body);
+      await box.add(
+        changes.map(({ path, value }) => ({ path, value })),
+        true,
+      );
     },
     change(edits: Edit[], remember = true): Promise<void> {
       return this.box().add(edits, remember);
