@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { ask } from '../api/client';
+import { stations, titled } from '../api/description';
 import type { CalculatorView } from '../api/generated/schema';
 import TopKeys from '../parts/TopKeys.vue';
 import CalculatorForm from './CalculatorForm.vue';
@@ -8,6 +9,12 @@ import CalculatorForm from './CalculatorForm.vue';
 const props = defineProps<{ name?: string }>();
 const all = ref<CalculatorView[]>([]);
 const search = ref('');
+/** What was searched when the calculation was chosen: a narrow screen lists calculations again once something else is typed. */
+const chosenWith = ref('');
+watch(
+  () => props.name,
+  () => (chosenWith.value = search.value),
+);
 const shown = computed(() => {
   const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
   return all.value.filter((c) => words.every((w) => `${c.title} ${c.purpose} ${c.name} ${c.station}`.toLowerCase().includes(w)));
@@ -18,8 +25,8 @@ const groups = computed(() => {
   return [...map].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b));
 });
 const open = computed(() => all.value.find((c) => c.name === props.name) ?? null);
-const order = ['Physics', 'Load', 'Unit', 'Start', 'Energy', 'Commission', 'Handover'];
-const stations: Record<string, string> = { Physics: 'Air, sun, skin, batteries' };
+const order = ['Physics', ...stations.map(titled)];
+const called: Record<string, string> = { Physics: 'Air, sun, skin, batteries' };
 
 onMounted(async () => {
   all.value = await ask<CalculatorView[]>('GET', '/calc');
@@ -27,7 +34,7 @@ onMounted(async () => {
 </script>
 
 <template>
-  <div class="bench">
+  <div class="bench" :class="{ asked: open && search === chosenWith }">
     <header class="top">
       <RouterLink to="/" class="key">Yard</RouterLink>
       <h1>Bench</h1>
@@ -38,7 +45,7 @@ onMounted(async () => {
     <nav class="list" aria-label="Calculations">
       <input v-model="search" type="search" placeholder="search" aria-label="Search calculations" />
       <section v-for="[station, calculators] in groups" :key="station">
-        <h2>{{ stations[station] ?? station }}</h2>
+        <h2>{{ called[station] ?? station }}</h2>
         <RouterLink
           v-for="c in calculators"
           :key="c.name"
@@ -56,7 +63,7 @@ onMounted(async () => {
       <template v-else>
         <p class="soft empty">What do you want to know? Each answer shows its working and where its formula stands.</p>
         <section v-for="[station, calculators] in groups" :key="station">
-          <h2>{{ stations[station] ?? station }}</h2>
+          <h2>{{ called[station] ?? station }}</h2>
           <div class="asks">
             <RouterLink v-for="c in calculators" :key="c.name" :to="`/bench/${c.name}`" class="ask">
               <b>{{ c.title }}</b> <span class="soft">{{ c.purpose }}</span>
@@ -148,5 +155,30 @@ main h2 {
 }
 .ask:hover b {
   text-decoration: underline;
+}
+@media (max-width: 700px) {
+  .bench {
+    grid-template: 'top' auto 'list' auto 'main' 1fr / minmax(0, 1fr);
+    height: auto;
+    min-height: 100%;
+  }
+  .top {
+    flex-wrap: wrap;
+    padding: 8px 12px;
+  }
+  .list {
+    padding: 8px 12px;
+  }
+  .list input {
+    width: 100%;
+  }
+  /* With a calculation open only the search is left of the list. */
+  .asked .list section {
+    display: none;
+  }
+  main {
+    border-left: 0;
+    padding: 14px 12px 24px;
+  }
 }
 </style>

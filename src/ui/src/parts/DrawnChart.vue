@@ -11,8 +11,14 @@ const near = ref(false);
 const drawn = shallowRef<EChartsCoreOption | null>(null);
 const sight = new IntersectionObserver((seen) => (near.value = seen.at(-1)!.isIntersecting), { rootMargin: '120px' });
 
+/** On a narrow screen a legend is pushed sideways; in two rows it would lie on the lines. */
+const narrow = window.matchMedia('(max-width: 700px)').matches;
+const pushed = (legend: unknown) => ({ ...(legend as object), type: 'scroll', left: 28, right: 0 });
+const fitting = (option: EChartsCoreOption): EChartsCoreOption =>
+  narrow && option.legend ? { ...option, legend: [option.legend].flat().map(pushed) } : option;
+
 watchEffect(() => {
-  if (near.value) drawn.value = props.option;
+  if (near.value) drawn.value = fitting(props.option);
 });
 onMounted(() => sight.observe(box.value!));
 onUnmounted(() => sight.disconnect());

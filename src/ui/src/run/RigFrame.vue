@@ -181,7 +181,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey, true));
 }
 @media (max-width: 700px) {
   .frame {
-    grid-template: 'top' auto 'run' auto 'main' 1fr 'led' auto / 1fr;
+    grid-template: 'top' auto 'run' auto 'main' 1fr 'led' auto / minmax(0, 1fr);
     height: auto;
     min-height: 100%;
   }
@@ -192,6 +192,15 @@ onUnmounted(() => window.removeEventListener('keydown', onKey, true));
   .station {
     border-left: 0;
     overflow: visible;
+  }
+  .ledger {
+    position: sticky;
+    bottom: 0;
+    z-index: 1;
+    min-width: 0;
+  }
+  .run {
+    min-width: 0;
   }
 }
 </style>

@@ -1,14 +1,24 @@
 <script setup lang="ts">
+import { onMounted, ref, watch } from 'vue';
 import { phases, titled } from '../api/description';
 import type { StationState } from '../api/generated/schema';
 
-defineProps<{ id: string; here: string; states: Record<string, StationState> }>();
+const props = defineProps<{ id: string; here: string; states: Record<string, StationState> }>();
+const line = ref<HTMLElement | null>(null);
+
+/** On a narrow screen the line is pushed sideways: the station that is open is brought into sight. */
+function show(): void {
+  const joint = line.value?.querySelector<HTMLElement>('.here');
+  if (line.value && joint) line.value.scrollLeft = joint.offsetLeft - (line.value.clientWidth - joint.offsetWidth) / 2;
+}
+onMounted(show);
+watch(() => props.here, show, { flush: 'post' });
 
 const words: Record<StationState, string> = { open: 'open', resting: 'waits', passed: 'passed', caution: 'caution', stop: 'stop' };
 </script>
 
 <template>
-  <nav class="run" aria-label="Stations">
+  <nav ref="line" class="run" aria-label="Stations">
     <div v-for="phase in phases" :key="phase.name" class="phase">
       <h2>{{ titled(phase.name) }}</h2>
       <RouterLink
@@ -104,6 +114,7 @@ h2 {
     display: flex;
     overflow-x: auto;
     padding: 4px;
+    position: relative;
   }
   .phase {
     display: flex;

@@ -33,12 +33,27 @@ defineProps<{ title: string; question: string }>();
 }
 @media (max-width: 700px) {
   .layout {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     height: auto;
+    padding-top: 12px;
+  }
+  /* On a narrow screen the answer stands first, then what is entered, then what there is to look at. */
+  .see {
+    display: contents;
   }
   .say {
     border-right: 0;
-    border-bottom: 1px solid var(--rule);
+    order: 1;
+  }
+  .layout .see :deep(> *) {
+    order: 2;
+    margin-inline: 16px;
+    min-width: 0;
+    width: auto;
+  }
+  .layout .see :deep(> .verdict),
+  .layout .see :deep(> .figures) {
+    order: 0;
   }
 }
 </style>

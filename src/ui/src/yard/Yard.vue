@@ -21,10 +21,20 @@ const readable = computed(() => (rigs.value ?? []).filter((r) => r.survey) as (Y
 const broken = computed(() => (rigs.value ?? []).filter((r) => !r.survey));
 const kinds = choicesOf(fieldAt('/survey/kind'));
 
-/** One scale for all, metres to pixels: few rigs are drawn large, many small. */
+const besideRigs = 24;
+const room = ref(0);
+const measure = () => (room.value = document.documentElement.clientWidth - besideRigs);
+onMounted(() => {
+  measure();
+  window.addEventListener('resize', measure);
+});
+onUnmounted(() => window.removeEventListener('resize', measure));
+
+/** One scale for all, metres to pixels: few rigs are drawn large, many small, and the longest fits the screen. */
 const scale = computed(() => {
   const count = rigs.value?.length ?? 0;
-  return count <= 2 ? 62 : count <= 6 ? 42 : 28;
+  const longest = Math.max(1, ...readable.value.map(width));
+  return Math.min(count <= 2 ? 62 : count <= 6 ? 42 : 28, room.value / longest);
 });
 
 function width(rig: { survey: SurveyDesign }): number {
@@ -313,5 +323,18 @@ main {
 .law {
   margin-top: 18px;
   font-size: 13.5px;
+}
+@media (max-width: 700px) {
+  .top {
+    flex-wrap: wrap;
+    height: auto;
+    padding: 8px 12px;
+  }
+  main {
+    padding: 14px 12px 24px;
+  }
+  .row > li {
+    width: 100% !important;
+  }
 }
 </style>

@@ -204,4 +204,9 @@ svg {
 input[type='range'] {
   accent-color: var(--ink);
 }
+@media (max-width: 700px) {
+  figure {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>
