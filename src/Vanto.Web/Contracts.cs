@@ -1,15 +1,15 @@
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
-using Vanto.Core.Commission;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 
 namespace Vanto.Web;
 
 /// <summary>A rig with all its results.</summary>
-public sealed record RigView(Guid Id, int Revision, DateTimeOffset SavedAt, JobDesign Design, JobAssessment Assessment, IReadOnlyList<CommissionRecord> Records);
+public sealed record RigView(Guid Id, int Revision, DateTimeOffset SavedAt, JobDesign Design, JobAssessment Assessment, IReadOnlyList<StationRecord> Records);
 
 /// <summary>Begins a rig: of a kind, or as a copy of another.</summary>
 public sealed record NewRig(string Name, RigKind Kind = RigKind.Van, Guid? CopyOf = null);
@@ -29,8 +29,15 @@ public sealed record ConflictView(int Revision, IReadOnlyList<ConflictField> Fie
 /// <summary>One field in conflict.</summary>
 public sealed record ConflictField(string Path, string Label, JsonNode? Mine, JsonNode? Theirs);
 
-/// <summary>Readings to be recorded, as typed.</summary>
-public sealed record NewRecord(string By, IReadOnlyDictionary<string, string?> Readings, UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false, Guid? Corrects = null);
+/// <summary>What is to be recorded, as typed.</summary>
+/// <param name="Kind">Kind of the record.</param>
+/// <param name="By">Who writes it.</param>
+/// <param name="Values">Text by the name of its field.</param>
+/// <param name="Units">Units of what is typed without one.</param>
+/// <param name="DecimalComma">True where a comma begins the decimals.</param>
+/// <param name="Corrects">The record it corrects.</param>
+public sealed record NewRecord(
+    string Kind, string By, IReadOnlyDictionary<string, string?> Values, UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false, Guid? Corrects = null);
 
 /// <summary>A revision to return to.</summary>
 public sealed record RestoreRequest(int Revision, string Client = "");

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
@@ -24,13 +25,18 @@ public sealed record StartUpReadings : DesignPart
     [Field(QuantityKind.Temperature, -20, 60, Label = "Air outdoors", Optional = true)] public double? OutdoorC { get; init; }
 }
 
-/// <summary>One record of the append-only log; a correction is a new record that points at the old.</summary>
-/// <param name="Id">Its id.</param>
-/// <param name="At">When, UTC.</param>
-/// <param name="By">Who took the readings.</param>
+/// <summary>The readings of one start-up.</summary>
 /// <param name="Readings">The readings.</param>
-/// <param name="Corrects">The record it corrects, or none.</param>
-public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, StartUpReadings Readings, Guid? Corrects) : IStationRecord;
+public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, StartUpReadings Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+{
+    /// <summary>Its kind.</summary>
+    public static readonly RecordKind Kind =
+        new RecordKind<CommissionRecord, StartUpReadings>("start-up", "reading of a start-up", (h, readings) => new CommissionRecord(h.Id, h.At, h.By, readings, h.Corrects));
+
+    /// <inheritdoc />
+    [JsonIgnore]
+    public override DesignPart Values => Readings;
+}
 
 /// <summary>Where a reading stands against its prediction.</summary>
 public enum BandVerdict { NotDone, Pass, Note, Caution, Stop }
@@ -51,10 +57,27 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     public override StationPhase Phase => StationPhase.Build;
 
     /// <inheritdoc />
-    public override IReadOnlyList<Type> Reads => [typeof(StartAssessment), typeof(UnitAssessment), typeof(LoadAssessment)];
+    public override IReadOnlyList<Type> Reads => [typeof(StartAssessment), typeof(UnitAssessment), typeof(LoadAssessment), typeof(CommissionRecord)];
 
     /// <inheritdoc />
-    public override bool ReadsRecords => true;
+    public override IReadOnlyList<RecordKind> Keeps => [CommissionRecord.Kind];
+
+    /// <inheritdoc />
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job) =>
+        [new SheetBlock(SheetPlace.Proof, "Measured against predicted", SheetForm.Rows, [.. job.Result<CommissionAssessment>().Rows.Select(Printed)])];
+
+    private static SheetLine Printed(VerdictRow row) => new(
+        Phrase.Of($"{row.Label}"),
+        row.Measured is { } measured ? Phrase.Of(measured) : Phrase.Of($"not taken"),
+        row.Expected is { } expected ? Phrase.Of($"expected {Phrase.Of(expected)}") : Phrase.Empty,
+        Calls.Name(row.Verdict),
+        row.Verdict switch
+        {
+            BandVerdict.NotDone => StationState.Open,
+            BandVerdict.Stop => StationState.Stop,
+            BandVerdict.Caution => StationState.Caution,
+            _ => StationState.Passed,
+        });
 
     /// <inheritdoc />
     public override IStationResult Assess(StationInputs job) =>

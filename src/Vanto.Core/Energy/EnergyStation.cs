@@ -33,6 +33,9 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(LoadDesign), typeof(UnitDesign), typeof(EnergyDesign), typeof(StartDesign)];
 
     /// <inheritdoc />
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job) => EnergySheet.Of(job.Design<SurveyDesign>(), job.Result<EnergyAssessment>());
+
+    /// <inheritdoc />
     public override IStationResult Assess(StationInputs job)
     {
         var (survey, load, unit) = (job.Design<SurveyDesign>(), job.Design<LoadDesign>(), job.Design<UnitDesign>());

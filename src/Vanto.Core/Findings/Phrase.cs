@@ -20,8 +20,14 @@ public sealed record Measure(double Value, QuantityKind Quantity, bool Exact = f
 /// </summary>
 public sealed record Phrase(string Template, IReadOnlyList<Measure> Measures)
 {
+    /// <summary>Nothing.</summary>
+    public static Phrase Empty { get; } = new("", []);
+
     /// <summary>Builds a phrase from an interpolated string.</summary>
     public static Phrase Of(PhraseHandler handler) => handler.Finish();
+
+    /// <summary>One measure by itself.</summary>
+    public static Phrase Of(Measure measure) => new("{0}", [measure]);
 
     /// <summary>A sentence whose measures are shown to the last digit that counts, for bounds and what passed them.</summary>
     public static Phrase Exactly(string template, params Measure[] measures) => new(template, [.. measures.Select(m => m with { Exact = true })]);

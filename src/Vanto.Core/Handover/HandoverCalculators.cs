@@ -1,6 +1,7 @@
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 using static Vanto.Core.Quantities.QuantityKind;
 
 namespace Vanto.Core.Handover;

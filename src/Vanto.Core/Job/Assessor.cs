@@ -1,4 +1,3 @@
-using Vanto.Core.Commission;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
@@ -13,34 +12,38 @@ public static class Assessor
     /// <param name="records">The rig's log.</param>
     /// <param name="before">An assessment of the same rig: stations that read nothing that changed since are taken from it.</param>
     /// <param name="registry">The stations; Vanto's own where none are given.</param>
-    public static JobAssessment Assess(JobDesign design, IReadOnlyList<CommissionRecord>? records = null, JobAssessment? before = null, StationRegistry? registry = null)
+    public static JobAssessment Assess(
+        JobDesign design, IReadOnlyList<StationRecord>? records = null, JobAssessment? before = null, StationRegistry? registry = null)
     {
         var stations = registry ?? StationRegistry.Standard;
         var parts = design.Parts();
-        IReadOnlyList<IStationRecord> log = records ?? [];
+        var log = records ?? [];
         var job = new StationInputs(parts, log);
         var run = new StationRun();
-        var same = before is null ? [] : Unchanged(parts, before.Parts);
-        var sameLog = before is not null && before.Log.Select(r => r.Id).SequenceEqual(log.Select(r => r.Id));
-        var sameFindings = true;
+        var same = before is null ? [] : Unchanged(parts, log, before, stations);
+        var allSame = true;
         var results = new Dictionary<string, IStationResult>();
         var ledger = new List<LedgerEntry>();
         foreach (var station in stations.All)
         {
-            var kept = same.IsSupersetOf(station.Reads) && (sameLog || !station.ReadsRecords) && (sameFindings || !station.ReadsFindings)
-                ? before!.Results.GetValueOrDefault(station.Name)
-                : null;
-            var missing = station.Reads.FirstOrDefault(r => stations.NameOf(r) is not null && !job.Has(r));
-            var result = kept ?? run.Try(station.Name, missing is null ? null : stations.NameOf(missing), () => station.Assess(job));
+            var kept = same.IsSupersetOf(station.Reads) && (allSame || !station.ReadsAllBefore) ? before!.Results.GetValueOrDefault(station.Name) : null;
+            var missing = stations.Before(station).FirstOrDefault(s => !job.Has(s.Result));
+            IReadOnlyList<LedgerEntry> entries = [];
+            var result = run.Try(station.Name, missing?.Name, () =>
+            {
+                var own = kept ?? station.Assess(job);
+                entries = [.. station.Ledger(job.With(station, own))];
+                return own;
+            });
             if (kept is not null)
                 same.Add(station.Result);
             else
-                sameFindings = false;
+                allSame = false;
             if (result is null)
                 continue;
             results[station.Name] = result;
-            job.Add(station.Result, result);
-            foreach (var entry in station.Ledger(job))
+            job = job.With(station, result);
+            foreach (var entry in entries)
                 if (ledger.FindIndex(e => e.Id == entry.Id) is >= 0 and var place)
                     ledger[place] = entry;
                 else
@@ -48,12 +51,20 @@ public static class Assessor
         }
         var states = stations.Names.ToDictionary(name => name, name => results.TryGetValue(name, out var result) ? result.Verdict.State : run.StateOf(name));
         // A station that reads the findings only says again what others found.
-        var first = stations.All.Where(s => !s.ReadsFindings && results.ContainsKey(s.Name)).SelectMany(s => results[s.Name].Findings);
+        var first = stations.All.Where(s => !s.ReadsAllBefore && results.ContainsKey(s.Name)).SelectMany(s => results[s.Name].Findings);
         var worst = first.Where(f => f.Level > Severity.Note).OrderByDescending(f => f.Level).FirstOrDefault();
         return new JobAssessment(run.Faults, [.. ledger.OrderBy(e => e.Sum)], states, worst) { Results = results, Parts = parts, Log = log };
     }
 
-    /// <summary>Types of the parts that are as they were.</summary>
-    private static HashSet<Type> Unchanged(IReadOnlyDictionary<Type, DesignPart> now, IReadOnlyDictionary<Type, DesignPart> before) =>
-        [.. now.Where(p => before.TryGetValue(p.Key, out var old) && DesignDiff.Same(old, p.Value)).Select(p => p.Key)];
+    /// <summary>Types of the parts, and of the records, that are as they were.</summary>
+    private static HashSet<Type> Unchanged(
+        IReadOnlyDictionary<Type, DesignPart> parts, IReadOnlyList<StationRecord> log, JobAssessment before, StationRegistry stations)
+    {
+        static IEnumerable<Guid> Ids(IReadOnlyList<StationRecord> records, RecordKind kind) => records.Where(kind.Record.IsInstanceOfType).Select(r => r.Id);
+        return
+        [
+            .. parts.Where(p => before.Parts.TryGetValue(p.Key, out var old) && DesignDiff.Same(old, p.Value)).Select(p => p.Key),
+            .. stations.RecordKinds.Where(k => Ids(log, k).SequenceEqual(Ids(before.Log, k))).Select(k => k.Record),
+        ];
+    }
 }

@@ -30,7 +30,7 @@ public sealed record JobAssessment(
 
     /// <summary>The log that was read.</summary>
     [JsonIgnore]
-    internal IReadOnlyList<IStationRecord> Log { get; init; } = [];
+    internal IReadOnlyList<StationRecord> Log { get; init; } = [];
 
     /// <summary>One station's result by its type, or null.</summary>
     public T? Of<T>() where T : class, IStationResult => Results.Values.OfType<T>().FirstOrDefault();

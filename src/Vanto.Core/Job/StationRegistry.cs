@@ -32,17 +32,29 @@ public sealed class StationRegistry(IReadOnlyList<Station> all)
     /// <summary>Their names, in order.</summary>
     public IReadOnlyList<string> Names { get; } = [.. all.Select(s => s.Name)];
 
+    /// <summary>Kinds of records that they keep.</summary>
+    public IReadOnlyList<RecordKind> RecordKinds { get; } = [.. all.SelectMany(s => s.Keeps)];
+
+    /// <summary>The kind of record of that name, or null.</summary>
+    public RecordKind? KindNamed(string name) => RecordKinds.FirstOrDefault(k => k.Name == name);
+
+    /// <summary>The kind of a record.</summary>
+    public RecordKind KindOf(StationRecord record) => RecordKinds.First(k => k.Record.IsInstanceOfType(record));
+
+    /// <summary>Stations whose results a station reads, in their order.</summary>
+    public IEnumerable<Station> Before(Station station) =>
+        All.TakeWhile(s => s != station).Where(s => station.ReadsAllBefore || station.Reads.Contains(s.Result));
+
     /// <summary>How assessments are written.</summary>
     public JsonSerializerOptions Json => _json ??= new JsonSerializerOptions(JobFile.Json) { TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Describe } } };
 
     private JsonSerializerOptions? _json;
 
-    /// <summary>Name of the station whose result a type is; null where it is none's.</summary>
-    public string? NameOf(Type result) => All.FirstOrDefault(s => s.Result == result)?.Name;
-
-    /// <summary>Has an assessment written with each station's result under its name, null where it has none.</summary>
+    /// <summary>Has an assessment written with each station's result under its name, null where it has none, and a record with the name of its kind.</summary>
     public void Describe(JsonTypeInfo type)
     {
+        if (type.Type == typeof(StationRecord))
+            DescribeRecords(type);
         if (type.Type != typeof(JobAssessment))
             return;
         foreach (var hidden in type.Properties.Where(p => p.Get is null).ToList())
@@ -55,5 +67,12 @@ public sealed class StationRegistry(IReadOnlyList<Station> all)
             property.Order = i - All.Count;
             type.Properties.Add(property);
         }
+    }
+
+    private void DescribeRecords(JsonTypeInfo type)
+    {
+        type.PolymorphismOptions = new JsonPolymorphismOptions { TypeDiscriminatorPropertyName = "kind" };
+        foreach (var kind in RecordKinds)
+            type.PolymorphismOptions.DerivedTypes.Add(new JsonDerivedType(kind.Record, kind.Name));
     }
 }

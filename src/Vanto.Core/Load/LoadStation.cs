@@ -103,6 +103,13 @@ public sealed class LoadStation : Station<LoadAssessment>
     public override IReadOnlyList<Type> Reads => [typeof(SurveyAssessment), typeof(SurveyDesign), typeof(LoadDesign)];
 
     /// <inheritdoc />
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job)
+    {
+        var own = job.Result<LoadAssessment>();
+        return [new SheetBlock(SheetPlace.Rig, "The rig", SheetForm.Pairs, [SheetLine.Pair("Heat at its worst", Phrase.Of($"{own.PeakW:Power} at {own.PeakHour + 0.5:HourOfDay}"))])];
+    }
+
+    /// <inheritdoc />
     public override IStationResult Assess(StationInputs job) => Assess(job.Design<SurveyDesign>(), job.Design<LoadDesign>());
 
     /// <inheritdoc />

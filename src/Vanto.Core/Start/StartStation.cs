@@ -22,6 +22,17 @@ public sealed class StartStation : Station<StartAssessment>
     public override IReadOnlyList<Type> Reads => [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(StartDesign), typeof(UnitDesign)];
 
     /// <inheritdoc />
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job)
+    {
+        var (unit, start) = (job.Result<UnitAssessment>().Unit, job.Design<StartDesign>());
+        if (unit.SingleSpeed)
+            yield return new SheetBlock(SheetPlace.Fitted, "What was fitted", SheetForm.Pairs, [SheetLine.Pair("Start",
+                start.Remedy == StartRemedy.SoftStarter ? Phrase.Of($"soft starter, {start.Reduction:Fraction} less start current")
+                : Phrase.Of($"{(start.Remedy == StartRemedy.None ? "direct" : "hard-start kit")}"))]);
+        yield return RunningTogether.Sheet(RunningTogether.Of(job.Design<SurveyDesign>(), unit, job.Result<StartAssessment>()));
+    }
+
+    /// <inheritdoc />
     public override IStationResult Assess(StationInputs job)
     {
         var unitDesign = job.Design<UnitDesign>();

@@ -17,13 +17,6 @@ public interface IStationResult
     IReadOnlyList<Finding> Findings { get; }
 }
 
-/// <summary>One entry of a rig's log.</summary>
-public interface IStationRecord
-{
-    /// <summary>Its name in the log, which is only ever added to.</summary>
-    Guid Id { get; }
-}
-
 /// <summary>
 /// A station of the work: says what it reads and works it out, a pure function of that. Whatever runs over all stations (the assessment, the
 /// answers on the wire, the run line, what may lean on what) follows from this and from the registry.
@@ -40,16 +33,16 @@ public abstract class Station
     public abstract Type Result { get; }
 
     /// <summary>
-    /// Parts of the design and results of earlier stations that it reads; nothing else. It waits for the first of the results that is missing, and
-    /// is not run again while none of them has changed.
+    /// Parts of the design, results of earlier stations and kinds of records that it reads; nothing else. It waits for the first of the results that
+    /// is missing, and is not run again while none of them has changed.
     /// </summary>
     public abstract IReadOnlyList<Type> Reads { get; }
 
-    /// <summary>True where it reads the rig's log.</summary>
-    public virtual bool ReadsRecords => false;
+    /// <summary>True where it reads what all stations before it found and print, and waits for each of them.</summary>
+    public virtual bool ReadsAllBefore => false;
 
-    /// <summary>True where it reads the findings of all stations before it.</summary>
-    public virtual bool ReadsFindings => false;
+    /// <summary>Kinds of records that are written at this station.</summary>
+    public virtual IReadOnlyList<RecordKind> Keeps => [];
 
     /// <summary>Works it out.</summary>
     /// <exception cref="InputException">The design holds what it cannot take.</exception>
@@ -58,6 +51,10 @@ public abstract class Station
     /// <summary>Its entries of the ledger; one of the same name takes the place of an earlier station's.</summary>
     /// <param name="job">What is known, this station's result included.</param>
     public virtual IEnumerable<LedgerEntry> Ledger(StationInputs job) => [];
+
+    /// <summary>What it prints for the owner.</summary>
+    /// <param name="job">What is known, this station's result included.</param>
+    public virtual IEnumerable<SheetBlock> Sheet(StationInputs job) => [];
 }
 
 /// <summary>A station with its result's type.</summary>

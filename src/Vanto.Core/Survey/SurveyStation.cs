@@ -24,6 +24,9 @@ public sealed class SurveyStation : Station<SurveyAssessment>
     public override IReadOnlyList<Type> Reads => [typeof(SurveyDesign)];
 
     /// <inheritdoc />
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job) => SurveySheet.Of(job.Design<SurveyDesign>());
+
+    /// <inheritdoc />
     public override IStationResult Assess(StationInputs job) => Assess(job.Design<SurveyDesign>());
 
     /// <summary>Adds up skin and glass and draws the sun's path.</summary>

@@ -73,6 +73,9 @@ public sealed class UnitStation : Station<UnitAssessment>
     public override IReadOnlyList<Type> Reads => [typeof(LoadAssessment), typeof(SurveyDesign), typeof(UnitDesign)];
 
     /// <inheritdoc />
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job) => UnitSheet.Of(job.Result<UnitAssessment>());
+
+    /// <inheritdoc />
     public override IStationResult Assess(StationInputs job) => Assess(job.Design<UnitDesign>(), job.Result<LoadAssessment>());
 
     /// <inheritdoc />

@@ -1,5 +1,4 @@
 using System.Text;
-using System.Text.Json;
 using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Handover;
@@ -64,7 +63,7 @@ public static class DemoRigs
         var withFile = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file.Id, file.Name) } } };
         await log.Append(stored.Id, stored.Revision, new RevisionDraft(JobFile.Write(withFile), ["/survey/climate/weatherFile"], "", $"weather read from {file.Name}", now), file);
         foreach (var (by, readings) in Records(design.Name))
-            await log.Add(new RecordRow { Id = Guid.CreateVersion7(), RigId = stored.Id, Order = await log.NextOrder(stored.Id), At = now, By = by, Kind = RecordReadings.Kind, Body = JsonSerializer.Serialize(readings, JobFile.Json) });
+            await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id), new CommissionRecord(Guid.CreateVersion7(), now, by, readings, null)));
     }
 
     /// <summary>Start-up readings that go with a demo rig.</summary>

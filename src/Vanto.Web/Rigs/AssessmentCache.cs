@@ -1,7 +1,7 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
-using Vanto.Core.Commission;
 using Vanto.Core.Job;
+using Vanto.Core.Stations;
 
 namespace Vanto.Web.Rigs;
 
@@ -52,7 +52,7 @@ public sealed class AssessmentCache(StationRegistry stations, ILogger<Assessment
     /// <param name="design">Its design.</param>
     /// <param name="records">Its log.</param>
     /// <param name="before">What was known of it: stations that read nothing that changed are taken from it.</param>
-    public KeptAssessment WorkOut(Guid rig, JobDesign design, IReadOnlyList<CommissionRecord> records, KeptAssessment? before = null)
+    public KeptAssessment WorkOut(Guid rig, JobDesign design, IReadOnlyList<StationRecord> records, KeptAssessment? before = null)
     {
         var kept = new KeptAssessment(Assessor.Assess(design, records, before?.Assessment, stations));
         if (before is not null)
@@ -65,7 +65,7 @@ public sealed class AssessmentCache(StationRegistry stations, ILogger<Assessment
     }
 
     /// <summary>The assessment of a revision, from memory or worked out.</summary>
-    public KeptAssessment Of(Guid rig, int revision, JobDesign design, IReadOnlyList<CommissionRecord> records)
+    public KeptAssessment Of(Guid rig, int revision, JobDesign design, IReadOnlyList<StationRecord> records)
     {
         var key = new AssessmentKey(rig, revision, records.Count);
         lock (_gate)

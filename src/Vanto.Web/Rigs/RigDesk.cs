@@ -1,9 +1,8 @@
-using System.Text.Json;
 using System.Text.Json.Nodes;
 using Vanto.Core.Calculators;
-using Vanto.Core.Commission;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Core.Stations;
 using Vanto.Storage;
 
 namespace Vanto.Web.Rigs;
@@ -138,7 +137,7 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         return await Next(id, newest, old.Design, await Records(id), new RevisionDraft(old.Design, [EverythingChanged], request.Client, $"returned to revision {old.Revision}", clock.GetUtcNow()), null);
     });
 
-    private async Task<RigView> Next(Guid id, StoredRig newest, string text, IReadOnlyList<CommissionRecord> records, RevisionDraft draft, AttachmentRow? file)
+    private async Task<RigView> Next(Guid id, StoredRig newest, string text, IReadOnlyList<StationRecord> records, RevisionDraft draft, AttachmentRow? file)
     {
         var design = JobFile.Read(text);
         var kept = cache.WorkOut(id, design, records);
@@ -147,31 +146,25 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         return new RigView(id, number, draft.At, design, kept.Assessment, records);
     }
 
-    /// <summary>Adds readings to the log; of a correction, those not typed again stay as the record it corrects has them.</summary>
+    /// <summary>Adds a record to the log; of a correction, values not typed again stay as the record it corrects has them.</summary>
     public Task<RigView?> Record(Guid id, NewRecord typed) => turns.Take(id, async () =>
     {
         if (typed.By.Trim().Length is 0 or > LongestName)
-            throw new InputException("by", typed.By, "Who took the readings? Write a name of 1 to 80 characters.");
+            throw new InputException("by", typed.By, "Who writes this down? Write a name of 1 to 80 characters.");
+        var kind = stations.KindNamed(typed.Kind)
+            ?? throw new InputException("kind", typed.Kind, $"\"{typed.Kind}\" is no kind of record; there are {string.Join(", ", stations.RecordKinds.Select(k => k.Name))}.");
         if (await log.Find(id) is not { } stored)
             return null;
         var (design, records) = await Read(stored);
         var corrected = typed.Corrects is { } corrects
-            ? records.FirstOrDefault(r => r.Id == corrects) ?? throw new InputException("corrects", corrects.ToString(), "The record to correct is not in this rig's log.")
+            ? records.FirstOrDefault(r => r.Id == corrects && kind.Record.IsInstanceOfType(r))
+                ?? throw new InputException("corrects", corrects.ToString(), "The record to correct is not in this rig's log.")
             : null;
-        var record = new CommissionRecord(Guid.CreateVersion7(), clock.GetUtcNow(), typed.By.Trim(), RecordReadings.Of(typed, corrected?.Readings), typed.Corrects);
-        IReadOnlyList<CommissionRecord> all = [.. records, record];
+        var head = new RecordHead(Guid.CreateVersion7(), clock.GetUtcNow(), typed.By.Trim(), typed.Corrects);
+        var record = TypedRecord.Of(kind, head, typed, corrected);
+        IReadOnlyList<StationRecord> all = [.. records, record];
         var kept = cache.WorkOut(id, design, all);
-        await log.Add(new RecordRow
-        {
-            Id = record.Id,
-            RigId = id,
-            Order = await log.NextOrder(id),
-            At = record.At,
-            By = record.By,
-            Kind = RecordReadings.Kind,
-            Body = JsonSerializer.Serialize(record.Readings, JobFile.Json),
-            Corrects = record.Corrects,
-        });
+        await log.Add(TypedRecord.Row(stations, id, await log.NextOrder(id), record));
         cache.Keep(new AssessmentKey(id, stored.Revision, all.Count), design, kept);
         return new RigView(id, stored.Revision, stored.At, design, kept.Assessment, all);
     });
@@ -186,23 +179,13 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
     /// <summary>Longest name of a rig or a person.</summary>
     public const int LongestName = 80;
 
-    private async Task<(JobDesign Design, IReadOnlyList<CommissionRecord> Records)> Read(StoredRig stored)
+    private async Task<(JobDesign Design, IReadOnlyList<StationRecord> Records)> Read(StoredRig stored)
     {
         var (design, fault) = Tried(stored.Design);
         return (design ?? throw new RigUnreadableException(fault), await Records(stored.Id));
     }
 
-    private async Task<IReadOnlyList<CommissionRecord>> Records(Guid id)
-    {
-        try
-        {
-            return [.. (await log.Records(id)).Select(r => new CommissionRecord(r.Id, r.At, r.By, JsonSerializer.Deserialize<StartUpReadings>(r.Body, JobFile.Json)!, r.Corrects))];
-        }
-        catch (JsonException e)
-        {
-            throw new RigUnreadableException($"a record of its log is damaged ({e.Message})");
-        }
-    }
+    private async Task<IReadOnlyList<StationRecord>> Records(Guid id) => [.. (await log.Records(id)).Select(r => TypedRecord.Of(stations, r))];
 
     private static (string Path, JsonNode? Value) Change(FieldChange? change, int index, RigPatch patch)
     {

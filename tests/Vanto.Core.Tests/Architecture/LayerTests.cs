@@ -45,6 +45,7 @@ public class LayerTests
         var found = new HashSet<System.Type>();
         foreach (var station in StationRegistry.Standard.All)
         {
+            found.UnionWith(station.Keeps.Select(k => k.Record));
             station.Reads.Where(r => !r.IsSubclassOf(typeof(DesignPart))).ShouldBeSubsetOf(found, station.Name);
             found.Add(station.Result);
         }

@@ -18,22 +18,42 @@ public class StationRegistryTests
     /// <summary>A station that exists in this test only.</summary>
     private sealed record PaintAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, double Litres) : IStationResult;
 
+    private sealed record PaintValues : DesignPart
+    {
+        [Field(QuantityKind.Volume, 0, 1, Label = "Paint used", Optional = true)] public double? UsedM3 { get; init; }
+    }
+
+    private sealed record PaintRecord(Guid Id, DateTimeOffset At, string By, PaintValues Used, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+    {
+        public static readonly RecordKind Kind =
+            new RecordKind<PaintRecord, PaintValues>("painting", "figure of a painting", (h, used) => new PaintRecord(h.Id, h.At, h.By, used, h.Corrects));
+
+        public override DesignPart Values => Used;
+    }
+
     private sealed class PaintStation : Station<PaintAssessment>
     {
         public int Runs { get; private set; }
         public override string Name => "paint";
         public override StationPhase Phase => StationPhase.Build;
-        public override IReadOnlyList<Type> Reads => [typeof(UnitAssessment), typeof(SurveyDesign)];
+        public override IReadOnlyList<Type> Reads => [typeof(UnitAssessment), typeof(SurveyDesign), typeof(PaintRecord)];
+        public override IReadOnlyList<RecordKind> Keeps => [PaintRecord.Kind];
 
         public override IStationResult Assess(StationInputs job)
         {
             Runs++;
-            var litres = 0.1 * job.Design<SurveyDesign>().Space.LengthM + job.Result<UnitAssessment>().Unit.MassKg / 100;
+            var litres = 0.1 * job.Design<SurveyDesign>().Space.LengthM + job.Result<UnitAssessment>().Unit.MassKg / 100 - 1000 * job.Records<PaintRecord>().Sum(r => r.Used.UsedM3 ?? 0);
             return new PaintAssessment(new Verdict(StationState.Stop, Phrase.Of($"Too little paint."), Phrase.Of($"")), [Finding.Of("paint.little", Severity.Stop, $"It needs more.")], litres);
         }
 
         public override IEnumerable<LedgerEntry> Ledger(StationInputs job) =>
             [new LedgerEntry("paint", Name, new Measure(job.Result<PaintAssessment>().Litres, QuantityKind.Volume), Phrase.Of($""), Phrase.Of($""), null, null, null, StationState.Stop)];
+
+        public override IEnumerable<SheetBlock> Sheet(StationInputs job) =>
+        [
+            new SheetBlock(SheetPlace.Fitted, "Painted", SheetForm.Pairs, [SheetLine.Pair("Colour", Phrase.Of($"cream"))]),
+            new SheetBlock(SheetPlace.Cautions, "Cautions", SheetForm.Bullets, [SheetLine.Sentence(Phrase.Of($"The paint is wet until tomorrow."))]),
+        ];
     }
 
     private static (StationRegistry Registry, PaintStation Paint) WithPaint()
@@ -52,9 +72,27 @@ public class StationRegistryTests
         a.Ledger[^1].Id.ShouldBe("weight", "sums stand last");
         a.Worst!.Code.ShouldBe("paint.little");
         a.Handover!.Draft.ShouldBeTrue("its stop keeps the owner's sheet a draft");
+        a.Handover.Blocks.Single(b => b.Heading == "Painted").Lines.Single().Value.ToString().ShouldBe("cream");
+        a.Handover.Blocks.Single(b => b.Heading == "Cautions").Lines.ShouldContain(l => l.Value.ToString().StartsWith("The paint"));
         var written = JsonSerializer.SerializeToNode(a, registry.Json)!.AsObject();
         ((double)written["paint"]!["litres"]!).ShouldBeGreaterThan(0);
         written.Select(p => p.Key).Take(8).ShouldBe(["survey", "load", "unit", "start", "energy", "commission", "paint", "handover"]);
+    }
+
+    [Fact]
+    public void Records_of_a_new_kind_reach_their_station_and_no_other_is_run_for_them()
+    {
+        var (registry, _) = WithPaint();
+        registry.KindNamed("painting")!.Fields.Single().Label.ShouldBe("Paint used");
+        var record = registry.KindNamed("painting")!.Read(
+            new RecordHead(Guid.NewGuid(), DateTimeOffset.UnixEpoch, "Wren", null), JsonNode.Parse("""{"usedM3":0.002}""")!);
+        var before = Assessor.Assess(NewcomersVan.Design, registry: registry);
+        var after = Assessor.Assess(NewcomersVan.Design, [record], before, registry);
+        after.Of<PaintAssessment>()!.Litres.ShouldBe(before.Of<PaintAssessment>()!.Litres - 2, 1e-9);
+        after.Commission.ShouldBeSameAs(before.Commission);
+        var wire = JsonSerializer.SerializeToNode<IReadOnlyList<StationRecord>>([record], registry.Json)!;
+        ((string)wire[0]!["kind"]!).ShouldBe("painting");
+        ((double)wire[0]!["used"]!["usedM3"]!).ShouldBe(0.002);
     }
 
     [Fact]

@@ -70,7 +70,7 @@ public class BodyFuzzTests(RunningServer server) : IClassFixture<RunningServer>
             "/api/rigs/import" or "/api/assess" => JobFile.Write(RigPresets.New(kind, "Fuzz")),
             "/api/rigs/{id}" => "{\"baseRevision\":1,\"client\":\"fuzz\",\"units\":\"metric\",\"decimalComma\":false,\"changes\":[{\"path\":\"/survey/space/widthM\",\"text\":\"2.1 m\"},{\"path\":\"/survey/windows\",\"value\":[{\"widthM\":0.5}]}],\"label\":null}",
             "/api/rigs/{id}/restore" => "{\"revision\":1,\"client\":\"fuzz\"}",
-            "/api/rigs/{id}/records" => "{\"by\":\"Wren\",\"units\":\"metric\",\"readings\":{\"runW\":\"900\",\"runA\":\"8\"},\"corrects\":null}",
+            "/api/rigs/{id}/records" => "{\"kind\":\"start-up\",\"by\":\"Wren\",\"units\":\"metric\",\"values\":{\"runW\":\"900\",\"runA\":\"8\"},\"corrects\":null}",
             "/api/rigs/{id}/units.csv" => "id,kind,ratedCapacityW\na,miniSplitInverter,3000\n",
             "/api/rigs/{id}/measured-start" => "ms,A\n0,10\n50,60\n300,9\n",
             _ => "{\"inputs\":{},\"typed\":{},\"units\":\"metric\",\"decimalComma\":false}",

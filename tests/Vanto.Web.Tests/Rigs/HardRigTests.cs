@@ -163,14 +163,14 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_correction_leaves_the_readings_it_does_not_name()
     {
         var rig = await server.Begin("Readings");
-        var first = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { by = "Wren", units = "customary", readings = new { runW = "1134", vacuumStartPa = "310 micron", runA = "9.97" } }));
+        var first = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { kind = "start-up", by = "Wren", units = "customary", values = new { runW = "1134", vacuumStartPa = "310 micron", runA = "9.97" } }));
         var id = first["records"]![0]!.Id();
-        var second = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { by = "Wren", readings = new { runA = "9.5" }, corrects = id }));
+        var second = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { kind = "start-up", by = "Wren", values = new { runA = "9.5" }, corrects = id }));
         var corrected = second["records"]![1]!["readings"]!;
         corrected.Number("/runA").ShouldBe(9.5);
         corrected.Number("/runW").ShouldBe(1134);
         corrected.Number("/vacuumStartPa").ShouldBe(first["records"]![0]!["readings"]!.Number("/vacuumStartPa"));
-        var third = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { by = "Wren", readings = new { runW = "" }, corrects = second["records"]![1]!.Id() }));
+        var third = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { kind = "start-up", by = "Wren", values = new { runW = "" }, corrects = second["records"]![1]!.Id() }));
         third["records"]![2]!["readings"]!["runW"].ShouldBeNull("typed empty is taken away");
     }
 

@@ -12,7 +12,7 @@ export interface UnitView {
 interface Description {
   quantities: { kind: QuantityKind; metric: UnitView; customary: UnitView }[];
   fields: FieldInfo[];
-  recordFields: FieldInfo[];
+  recordFields: Record<string, FieldInfo[]>;
   options: Record<string, Option[]>;
   stations: { name: string; phase: string }[];
 }
@@ -30,7 +30,8 @@ export const phases = [...new Set(description.stations.map((s) => s.phase))].map
 
 /** A name as a title. */
 export const titled = (name: string) => name.charAt(0).toUpperCase() + name.slice(1);
-export const recordFields = description.recordFields;
+/** What can be written in a kind of record. */
+export const recordFieldsOf = (kind: string): FieldInfo[] => description.recordFields[kind] ?? [];
 
 const quantities = new Map(description.quantities.map((q) => [q.kind, q]));
 const fields = new Map(description.fields.map((f) => [f.path, f]));

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue';
 import { ask, Refused } from '../../api/client';
-import { recordFields } from '../../api/description';
+import { recordFieldsOf } from '../../api/description';
 import type { CommissionRecord, RigView, VerdictRow } from '../../api/generated/schema';
 import VerdictBox from '../../parts/VerdictBox.vue';
 import { decimalComma, settings } from '../../parts/settings';
@@ -9,7 +9,10 @@ import { editable, say, shown, shownMeasure, symbolOf } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
 
+const kind = 'start-up';
+const recordFields = recordFieldsOf(kind);
 const rig = useRig();
+const records = computed(() => rig.records.filter((r) => r.kind === kind));
 const proof = computed(() => rig.assessment!.commission!);
 const by = ref('');
 const typed = reactive<Record<string, string>>({});
@@ -24,7 +27,7 @@ async function record(): Promise<void> {
   for (const key of Object.keys(errors)) delete errors[key];
   general.value = '';
   try {
-    const wanted = { by: by.value, units: settings.units, decimalComma, readings: changed(), corrects: corrects.value };
+    const wanted = { kind, by: by.value, units: settings.units, decimalComma, values: changed(), corrects: corrects.value };
     rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/records`, wanted));
     for (const key of Object.keys(typed)) delete typed[key];
     corrects.value = null;
@@ -63,7 +66,7 @@ function readingsOf(record: CommissionRecord): string {
     .join(' · ');
 }
 
-const isCorrected = (id: string) => rig.records.some((r) => r.corrects === id);
+const isCorrected = (id: string) => records.value.some((r) => r.corrects === id);
 
 function open(row: VerdictRow): void {
   if (row.expected) rig.figure = { label: row.label, value: row.expected.value, quantity: row.expected.quantity, working: row.working };
@@ -130,12 +133,12 @@ function open(row: VerdictRow): void {
         </tbody>
       </table>
       <h2 class="log">Log</h2>
-      <p v-if="rig.records.length === 0" class="soft">
+      <p v-if="records.length === 0" class="soft">
         Nothing is recorded yet. What is recorded here is never changed: a correction is a new record that points at the old.
       </p>
       <table v-else class="sheet" data-log>
         <tbody>
-          <tr v-for="r in [...rig.records].reverse()" :key="r.id" :class="{ struck: isCorrected(r.id) }">
+          <tr v-for="r in [...records].reverse()" :key="r.id" :class="{ struck: isCorrected(r.id) }">
             <td>{{ new Date(r.at).toLocaleString('en-GB') }}</td>
             <td>{{ r.by }}{{ r.corrects ? ', correction' : '' }}</td>
             <td>

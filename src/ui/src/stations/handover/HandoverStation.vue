@@ -2,13 +2,14 @@
 import { computed } from 'vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import VerdictBox from '../../parts/VerdictBox.vue';
-import { say, shown, shownMeasure } from '../../parts/show';
 import { useRig } from '../../stores/rig';
+import PrintedBlock from './PrintedBlock.vue';
 import StationLayout from '../StationLayout.vue';
 
 const rig = useRig();
 const sheet = computed(() => rig.assessment!.handover!);
-const words: Record<string, string> = { pass: 'pass', note: 'note', caution: 'caution', stop: 'stop', notDone: 'not taken' };
+const pair = computed(() => sheet.value.blocks.filter((b) => b.place === 'rig' || b.place === 'fitted'));
+const rest = computed(() => sheet.value.blocks.filter((b) => !pair.value.includes(b)));
 </script>
 
 <template>
@@ -25,62 +26,12 @@ const words: Record<string, string> = { pass: 'pass', note: 'note', caution: 'ca
           <h2 class="title">{{ rig.design!.name }}</h2>
           <b v-if="sheet.draft" class="severity-stop">DRAFT</b>
         </header>
-        <div class="pair">
-          <dl>
-            <template v-for="line in sheet.rig" :key="line.label">
-              <dt>{{ line.label }}</dt>
-              <dd>{{ say(line.value) }}</dd>
-            </template>
-          </dl>
-          <dl>
-            <template v-for="line in sheet.fitted" :key="line.label">
-              <dt>{{ line.label }}</dt>
-              <dd>{{ say(line.value) }}</dd>
-            </template>
-          </dl>
-        </div>
-        <h3>What may run together</h3>
-        <template v-if="sheet.together">
-          <p class="soft">{{ say(sheet.together.rating) }}</p>
-          <p v-if="sheet.together.together.length === 0" class="severity-stop">The air conditioner must not be started on this source.</p>
-          <p v-for="(set, i) in sheet.together.together" :key="'t' + i">Together: {{ set.join(', ') }}</p>
-          <p v-if="sheet.together.togetherLeft">and {{ sheet.together.togetherLeft }} more sets that are allowed.</p>
-          <p v-for="(set, i) in sheet.together.never" :key="'n' + i">
-            <b>{{ set.length === 1 ? 'Not at all:' : 'Not together:' }}</b> {{ set.join(' with ') }}
-          </p>
-          <p v-if="sheet.together.neverLeft" class="severity-stop" data-never-left>
-            and {{ sheet.together.neverLeft }} more sets that are not allowed: what is not written under Together is run one at a time.
-          </p>
-          <p v-if="sheet.together.small.length" class="soft">The small ones: {{ sheet.together.small.join(', ') }}.</p>
+        <div class="pair"><PrintedBlock v-for="block in pair" :key="block.heading" :block="block" bare /></div>
+        <PrintedBlock v-for="block in rest" :key="block.heading" :block="block" />
+        <template v-if="rig.design!.handover.remarks">
+          <h3>Remarks</h3>
+          <p class="remarks">{{ rig.design!.handover.remarks }}</p>
         </template>
-        <p v-else>The unit runs straight on the battery: nothing else shares an inverter with it.</p>
-        <template v-if="sheet.hours.length">
-          <h3>How long on a full battery, at night</h3>
-          <div class="hours">
-            <p v-for="row in sheet.hours" :key="row.setpointC">
-              <span class="soft">{{ shown(row.setpointC, 'temperature') }}</span><b>{{
-                row.printedHours > 24 ? 'more than 24 h' : row.printedHours + ' h'
-              }}</b>
-            </p>
-          </div>
-        </template>
-        <h3>When power runs short, in this order</h3>
-        <p data-when-short>{{ sheet.whenShort.join(', then ') }}.</p>
-        <h3>Measured against predicted</h3>
-        <table class="sheet">
-          <tbody>
-            <tr v-for="row in sheet.proof" :key="row.id">
-              <td>{{ row.label }}</td>
-              <td class="number">{{ row.measured ? shownMeasure(row.measured) : 'not taken' }}</td>
-              <td class="number soft">{{ row.expected ? 'expected ' + shownMeasure(row.expected) : '' }}</td>
-              <td>{{ words[row.verdict] }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <h3>Cautions</h3>
-        <ul>
-          <li v-for="caution in sheet.cautions" :key="caution">{{ caution }}</li>
-        </ul>
       </article>
     </template>
   </StationLayout>
@@ -124,31 +75,7 @@ h3 {
   grid-template-columns: 1fr 1fr;
   gap: 24px;
 }
-dl {
-  display: grid;
-  grid-template-columns: 116px 1fr;
-  gap: 3px 10px;
-  margin: 0;
-  align-content: start;
-}
-dt {
-  color: var(--soft);
-}
-dd {
-  margin: 0;
-}
-.hours {
-  display: flex;
-  gap: 30px;
-}
-.hours p {
-  display: grid;
-}
-.hours b {
-  font-size: 18px;
-}
-ul {
-  margin: 0;
-  padding-left: 18px;
+.remarks {
+  white-space: pre-line;
 }
 </style>

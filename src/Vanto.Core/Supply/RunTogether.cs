@@ -1,4 +1,4 @@
-namespace Vanto.Core.Handover;
+namespace Vanto.Core.Supply;
 
 /// <summary>A load as the owner thinks of it: running and starting volt-amperes.</summary>
 public sealed record OwnerLoad(string Name, double RunVa, double StartVa);

@@ -1,10 +1,10 @@
 using Vanto.Core.Energy;
-using Vanto.Core.Handover;
+using Vanto.Core.Supply;
 
-namespace Vanto.Core.Tests.Handover;
+namespace Vanto.Core.Tests.Supply;
 
 /// <summary>Common practice, no published source; tables computed outside this project.</summary>
-public class OwnerSheetTests
+public class RunTogetherTests
 {
     private static readonly OwnerLoad[] Loads =
     [
