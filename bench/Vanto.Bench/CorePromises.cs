@@ -3,6 +3,7 @@ using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 using Vanto.Web.Demo;
 

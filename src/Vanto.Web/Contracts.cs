@@ -1,6 +1,5 @@
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
-using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;

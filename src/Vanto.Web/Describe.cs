@@ -8,7 +8,6 @@ using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
-using Vanto.Web.Rigs;
 
 namespace Vanto.Web;
 

@@ -3,7 +3,6 @@ using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Storage;
-using Vanto.Web.Rigs;
 
 namespace Vanto.Web;
 

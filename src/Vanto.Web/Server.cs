@@ -3,7 +3,6 @@ using System.Net;
 using System.Net.Sockets;
 using System.Reflection;
 using System.Text.Json.Serialization.Metadata;
-using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.OpenApi;
 using Vanto.Core.Job;

@@ -18,8 +18,8 @@ public sealed class CalculatorAttribute(string name, string title, string purpos
     /// <summary>What judgement it takes over.</summary>
     public string Purpose { get; } = purpose;
 
-    /// <summary>Names in <see cref="Sources"/>; at least one.</summary>
-    public string[] SourceIds { get; init; } = [];
+    /// <summary>Names in <see cref="Citations"/>; at least one.</summary>
+    public string[] CitationIds { get; init; } = [];
 }
 
 /// <summary>Result of a calculation: figures with their quantities, working, findings.</summary>
@@ -35,7 +35,7 @@ public sealed record CalculationResult(IReadOnlyList<CalculationFigure> Figures,
 public sealed record CalculationFigure(string Name, string Symbol, string Label, double? Value, QuantityKind Quantity, string Words);
 
 /// <summary>A registered calculation.</summary>
-public sealed record CalculatorInfo(string Name, string Title, string Purpose, string Station, Type InputType, MethodInfo Method, IReadOnlyList<Source> Sources);
+public sealed record CalculatorInfo(string Name, string Title, string Purpose, string Station, Type InputType, MethodInfo Method, IReadOnlyList<Citation> Citations);
 
 /// <summary>All calculations, found by their attribute.</summary>
 public static class CalculatorRegistry
@@ -45,7 +45,7 @@ public static class CalculatorRegistry
         .SelectMany(t => t.GetMethods(BindingFlags.Public | BindingFlags.Static))
         .Select(m => (Method: m, Info: m.GetCustomAttribute<CalculatorAttribute>()))
         .Where(x => x.Info is not null)
-        .Select(x => new CalculatorInfo(x.Info!.Name, x.Info.Title, x.Info.Purpose, x.Method.DeclaringType!.Namespace!.Split('.')[^1], x.Method.GetParameters()[0].ParameterType, x.Method, [.. x.Info.SourceIds.Select(Sources.Named)]))
+        .Select(x => new CalculatorInfo(x.Info!.Name, x.Info.Title, x.Info.Purpose, x.Method.DeclaringType!.Namespace!.Split('.')[^1], x.Method.GetParameters()[0].ParameterType, x.Method, [.. x.Info.CitationIds.Select(Citations.Named)]))
         .OrderBy(c => c.Name, StringComparer.Ordinal)
         .ToDictionary(c => c.Name);
 
@@ -87,9 +87,9 @@ public sealed partial class ResultBuilder
     }
 
     /// <summary>Adds a number with the step it comes from.</summary>
-    public ResultBuilder Step(string symbol, string label, string formula, FormattableString numbers, double value, QuantityKind quantity, Source source)
+    public ResultBuilder Step(string symbol, string label, string formula, FormattableString numbers, double value, QuantityKind quantity, Citation citation)
     {
-        Working.Step(symbol, formula, numbers, value, QuantityTable.Of(quantity).InsideSymbol, source);
+        Working.Step(symbol, formula, numbers, value, QuantityTable.Of(quantity).InsideSymbol, citation);
         return Number(symbol, label, value, quantity);
     }
 

@@ -1,5 +1,6 @@
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using static Vanto.Core.Quantities.QuantityKind;
 
@@ -26,7 +27,7 @@ public sealed record BoilingPointInput : DesignPart
     [Field(AbsolutePressure, 1, 150000, Label = "Absolute pressure")] public double PressurePa { get; init; } = 66.66;
 }
 
-/// <summary>Inputs of <see cref="CommissionCalculators.PlainDecay"/>.</summary>
+/// <summary>Inputs of <see cref="CommissionCalculators.Decay"/>.</summary>
 public sealed record PlainDecayInput : DesignPart
 {
     [Field(QuantityKind.Number, 1, 760000, Label = "When shut off, micron")] public double StartMicron { get; init; } = 300;
@@ -76,85 +77,84 @@ public sealed record ElectricalInput : DesignPart
 /// <summary>Calculations at the gauges, for the Bench and the API.</summary>
 public static class CommissionCalculators
 {
-    private const double MicronPa = 101325.0 / 760 / 1000;
-
     /// <summary>What a vacuum reading says.</summary>
-    [Calculator("vacuum-reading", "Vacuum reading", "What the needle really says", SourceIds = [nameof(Sources.Nist), nameof(Sources.Atmosphere)])]
+    [Calculator("vacuum-reading", "Vacuum reading", "What the needle really says", CitationIds = [nameof(Citations.Nist), nameof(Citations.Atmosphere)])]
     public static CalculationResult Reading(VacuumReadingInput i)
     {
-        var ambient = Vacuum.AmbientPa(i.AltitudeM);
-        var (absolute, finding) = Vacuum.ToAbsolute(i.Value, i.Unit, ambient);
-        var result = new ResultBuilder().Step("p_amb", "Air pressure here", "101325·(1 − 2.25577e−5·h)^5.25588", $"h {i.AltitudeM} m", ambient, AbsolutePressure, Sources.Atmosphere);
+        var ambient = Atmosphere.Pressure(i.AltitudeM);
+        var (absolute, finding) = VacuumReading.ToAbsolute(i.Value, i.Unit, ambient);
+        var result = new ResultBuilder().Step("p_amb", "Air pressure here", "101325·(1 − 2.25577e−5·h)^5.2559", $"h {i.AltitudeM} m", ambient, AbsolutePressure, Citations.Atmosphere);
         if (absolute is not { } p)
             return result.Judge(finding).Done();
-        var boils = Vacuum.WaterBoilsC(p);
-        return result.Step("p", "Absolute", "ambient + gauge", $"{i.Value} {Calls.Name(i.Unit)}", p, AbsolutePressure, Sources.Nist)
-            .Step("micron", "in micron", "p/0.1333224", $"{p:0.##} Pa", p / MicronPa, QuantityKind.Number, Sources.Nist)
-            .Step("t_b", "Water boils at", "saturation = p", $"{p:0.##} Pa", boils, Temperature, Sources.Psychrometrics)
-            .Judge(boils >= i.PipeC - 5 ? Finding.Of("vacuum.water-will-not-boil", Severity.Caution, $"Water boils only at {boils:Temperature}; a pipe of {i.PipeC:Temperature} never dries.") : null).Done();
+        var boils = VacuumReading.WaterBoilsC(p);
+        return result.Step("p", "Absolute", "ambient + gauge", $"{i.Value} {Calls.Name(i.Unit)}", p, AbsolutePressure, Citations.Nist)
+            .Step("micron", "in micron", "p/0.1333224", $"{p:0.##} Pa", p / QuantityTable.PascalsPerMicron, QuantityKind.Number, Citations.Nist)
+            .Step("t_b", "Water boils at", "saturation = p", $"{p:0.##} Pa", boils, Temperature, Citations.Psychrometrics)
+            .Judge(boils >= i.PipeC - 5 ? Finding.Of(FindingCode.VacuumWaterWillNotBoil, Severity.Caution, $"Water boils only at {boils:Temperature}; a pipe of {i.PipeC:Temperature} never dries.") : null).Done();
     }
 
     /// <summary>Deepest reading at an altitude.</summary>
-    [Calculator("lowest-gauge-reading", "Deepest reading here", "How far the needle can go at this height", SourceIds = [nameof(Sources.Atmosphere)])]
+    [Calculator("lowest-gauge-reading", "Deepest reading here", "How far the needle can go at this height", CitationIds = [nameof(Citations.Atmosphere)])]
     public static CalculationResult LowestReading(AltitudeInput i)
     {
-        var p = Vacuum.AmbientPa(i.AltitudeM);
-        return new ResultBuilder().Step("p_g", "Deepest gauge reading", "−p_amb", $"h {i.AltitudeM} m", -p, GaugePressure, Sources.Atmosphere)
-            .Number("inHg", "in inHg", -p / 3386.389, QuantityKind.Number).Done();
+        var p = Atmosphere.Pressure(i.AltitudeM);
+        return new ResultBuilder().Step("p_g", "Deepest gauge reading", "−p_amb", $"h {i.AltitudeM} m", -p, GaugePressure, Citations.Atmosphere)
+            .Number("inHg", "in inHg", -p / QuantityTable.PascalsPerInchOfMercury, QuantityKind.Number).Done();
     }
 
     /// <summary>Boiling point of water in a vacuum.</summary>
-    [Calculator("water-boiling-point", "Water boils at", "Whether this vacuum dries", SourceIds = [nameof(Sources.Psychrometrics)])]
+    [Calculator("water-boiling-point", "Water boils at", "Whether this vacuum dries", CitationIds = [nameof(Citations.Psychrometrics)])]
     public static CalculationResult BoilingPoint(BoilingPointInput i) => new ResultBuilder()
-        .Step("t_b", "Water boils at", "p_ws(t) = p, bisected", $"{i.PressurePa} Pa", Vacuum.WaterBoilsC(i.PressurePa), Temperature, Sources.Psychrometrics).Done();
+        .Step("t_b", "Water boils at", "p_ws(t) = p, bisected", $"{i.PressurePa} Pa", VacuumReading.WaterBoilsC(i.PressurePa), Temperature, Citations.Psychrometrics).Done();
 
     /// <summary>Plain ten-minute rule.</summary>
-    [Calculator("plain-decay-rule", "Plain decay rule", "Leak, moisture or tight by two readings", SourceIds = [nameof(Sources.Trade)])]
-    public static CalculationResult PlainDecay(PlainDecayInput i)
+    [Calculator("plain-decay-rule", "Plain decay rule", "Leak, moisture or tight by two readings", CitationIds = [nameof(Citations.Trade)])]
+    public static CalculationResult Decay(PlainDecayInput i)
     {
-        var (code, level, passed) = Vacuum.PlainDecay(i.StartMicron, i.AfterMicron);
-        return new ResultBuilder().Words("verdict", "Verdict", passed ? "dry and tight by the plain rule" : code.Replace('_', ' ').ToLowerInvariant())
-            .Step("Δ", "Rise, micron", "p₁₀ − p₀", $"{i.AfterMicron} − {i.StartMicron}", i.AfterMicron - i.StartMicron, QuantityKind.Number, Sources.Trade)
-            .Judge(level is { } l ? Finding.Of("vacuum.decay", l, $"{code.Replace('_', ' ').ToLowerInvariant()}.") : null).Done();
+        var verdict = PlainDecay.Of(i.StartMicron, i.AfterMicron);
+        return new ResultBuilder().Words("verdict", "Verdict", Calls.Name(verdict))
+            .Step("Δ", "Rise, micron", "p₁₀ − p₀", $"{i.AfterMicron} − {i.StartMicron}", i.AfterMicron - i.StartMicron, QuantityKind.Number, Citations.Trade)
+            .Judge(PlainDecay.Level(verdict) is { } level
+                ? Finding.Of(FindingCode.VacuumDecay, level, $"{PlainDecay.Words(verdict, i.StartMicron, i.AfterMicron)}") : null).Done();
     }
 
     /// <summary>Nitrogen hold, corrected for temperature.</summary>
-    [Calculator("pressure-hold", "Nitrogen hold", "Tight, or just colder", SourceIds = [nameof(Sources.GayLussac)])]
+    [Calculator("pressure-hold", "Nitrogen hold", "Tight, or just colder", CitationIds = [nameof(Citations.GayLussac)])]
     public static CalculationResult Hold(PressureHoldInput i)
     {
-        var ambient = Vacuum.AmbientPa(i.AltitudeM);
+        var ambient = Atmosphere.Pressure(i.AltitudeM);
         var (expected, change, uncertainty, verdict, leak, visible) = PressureHold.Judge(i.StartPa + ambient, i.StartC + 273.15, i.EndPa + ambient, i.EndC + 273.15, i.ResolutionPa, i.TemperatureUncertaintyK, i.HoldHours * 3600, i.VolumeM3);
         return new ResultBuilder().Words("verdict", "Verdict", Calls.Name(verdict))
-            .Step("p₂", "Expected at the end, gauge", "p₁·T₂/T₁", $"{i.StartPa + ambient:0} × {i.EndC + 273.15}/{i.StartC + 273.15}", expected - ambient, GaugePressure, Sources.GayLussac)
-            .Step("Δ", "Change beside temperature", "p₂·T₁/T₂ − p₁", $"read {i.EndPa:0} Pa gauge", change, GaugePressure, Sources.GayLussac)
-            .Step("U", "Uncertainty", "2·√(r²/6 + 2u² + 2(p₁·u_T/T₁)²)", $"r {i.ResolutionPa} Pa, u_T {i.TemperatureUncertaintyK} K", uncertainty, GaugePressure, Sources.GayLussac)
+            .Step("p₂", "Expected at the end, gauge", "p₁·T₂/T₁", $"{i.StartPa + ambient:0} × {i.EndC + 273.15}/{i.StartC + 273.15}", expected - ambient, GaugePressure, Citations.GayLussac)
+            .Step("Δ", "Change beside temperature", "p₂·T₁/T₂ − p₁", $"read {i.EndPa:0} Pa gauge", change, GaugePressure, Citations.GayLussac)
+            .Step("U", "Uncertainty", "2·√(r²/6 + 2u² + 2(p₁·u_T/T₁)²)", $"r {i.ResolutionPa} Pa, u_T {i.TemperatureUncertaintyK} K", uncertainty, GaugePressure, Citations.GayLussac)
             .Number("Q", "Leak, Pa·m³/s", leak, QuantityKind.Number).Number("Q_min", "Smallest it could show, Pa·m³/s", visible, QuantityKind.Number)
-            .Judge(verdict == HoldVerdict.Leaking ? Finding.Of("hold.leaking", Severity.Stop, $"It leaks: soap at pressure, vent, remake, start again.") : null)
-            .Judge(Finding.Of("nitrogen", Severity.Caution, $"Nitrogen only through a regulator; never oxygen, never compressed air. Vent outdoors.")).Done();
+            .Judge(verdict == HoldVerdict.Leaking ? Finding.Of(FindingCode.HoldLeaking, Severity.Stop, $"It leaks: soap at pressure, vent, remake, start again.") : null)
+            .Judge(Finding.Of(FindingCode.Nitrogen, Severity.Caution, $"Nitrogen only through a regulator; never oxygen, never compressed air. Vent outdoors.")).Done();
     }
 
     /// <summary>Wrench setting with a crowfoot.</summary>
-    [Calculator("crowfoot-setting", "Crowfoot setting", "What to set the wrench to", SourceIds = [nameof(Sources.Geometry)])]
+    [Calculator("crowfoot-setting", "Crowfoot setting", "What to set the wrench to", CitationIds = [nameof(Citations.Geometry)])]
     public static CalculationResult CrowfootSetting(CrowfootInput i) => new ResultBuilder()
-        .Step("T", "Set the wrench to", "T·L/(L + E·cos θ)", $"{i.WantedNm} × {i.LeverM}/({i.LeverM} + {i.CrowfootM}·cos {i.AngleDeg}°)", Crowfoot.Setting(i.WantedNm, i.LeverM, i.CrowfootM, i.AngleDeg), Torque, Sources.Geometry).Done();
+        .Step("T", "Set the wrench to", "T·L/(L + E·cos θ)", $"{i.WantedNm} × {i.LeverM}/({i.LeverM} + {i.CrowfootM}·cos {i.AngleDeg}°)", Crowfoot.Setting(i.WantedNm, i.LeverM, i.CrowfootM, i.AngleDeg), Torque, Citations.Geometry).Done();
 
     /// <summary>Saturation of a refrigerant.</summary>
-    [Calculator("saturation-pressure", "Refrigerant pressure", "Pressure at a temperature, instead of a slide rule", SourceIds = [nameof(Sources.Refrigerants)])]
+    [Calculator("saturation-pressure", "Refrigerant pressure", "Pressure at a temperature, instead of a slide rule", CitationIds = [nameof(Citations.Refrigerants)])]
     public static CalculationResult Saturation(SaturationInput i)
     {
         if (i.TemperatureC + 273.15 >= Refrigerants.CriticalK(i.Refrigerant))
             throw new InputException("temperatureC", Phrase.Of($"{i.TemperatureC:Temperature}"),
                 Phrase.Of($"temperatureC must be below the critical point, {Refrigerants.CriticalK(i.Refrigerant) - 273.15:Temperature}; got {i.TemperatureC:Temperature}"));
-        var ambient = Vacuum.AmbientPa(i.AltitudeM);
+        var ambient = Atmosphere.Pressure(i.AltitudeM);
         var dew = Refrigerants.SaturationPressure(i.Refrigerant, true, i.TemperatureC + 273.15);
         var bubble = Refrigerants.SaturationPressure(i.Refrigerant, false, i.TemperatureC + 273.15);
         return new ResultBuilder()
-            .Step("p_dew", "Vapour, gauge", "p_c·exp(T_c/T·Σ N·θ^t) − p_amb", $"{i.TemperatureC} °C", dew - ambient, GaugePressure, Sources.Refrigerants)
-            .Step("p_bubble", "Liquid, gauge", "the same on the bubble line", $"{i.TemperatureC} °C", bubble - ambient, GaugePressure, Sources.Refrigerants).Done();
+            .Step("p_dew", "Vapour, gauge", "p_c·exp(T_c/T·Σ N·θ^t) − p_amb", $"{i.TemperatureC} °C", dew - ambient, GaugePressure, Citations.Refrigerants)
+            .Step("p_bubble", "Liquid, gauge", "the same on the bubble line", $"{i.TemperatureC} °C", bubble - ambient, GaugePressure, Citations.Refrigerants).Done();
     }
 
     /// <summary>Electrical readings together.</summary>
-    [Calculator("electrical-verdict", "Electrical readings", "Whether volts, amperes and watts belong together", SourceIds = [nameof(Sources.Arithmetic), nameof(Sources.VerdictBands)])]
+    [Calculator("electrical-verdict", "Electrical readings", "Whether volts, amperes and watts belong together", CitationIds = [nameof(Citations.Arithmetic), nameof(Citations.VerdictBands)])]
     public static CalculationResult Electrical(ElectricalInput i)
     {
         var va = i.Volts * i.Amperes;
@@ -163,10 +163,10 @@ public static class CommissionCalculators
             throw new InputException("watts", Phrase.Of($"{i.Watts:ElectricPower}"), Phrase.Of($"watts: {i.Watts:ElectricPower} is more than {i.Volts:Voltage} × {i.Amperes:Current}; the readings do not belong together"));
         var off = i.Volts / i.NominalV - 1;
         return new ResultBuilder()
-            .Step("S", "Apparent power", "V·I", $"{i.Volts} × {i.Amperes}", va, ApparentPower, Sources.Arithmetic)
-            .Step("pf", "Power factor", "P/S", $"{i.Watts}/{va:0.##}", pf, QuantityKind.Number, Sources.Arithmetic)
-            .Step("off", "Off nominal", "V/V_nom − 1", $"{i.Volts}/{i.NominalV}", off, Fraction, Sources.Arithmetic)
-            .Judge(Math.Abs(off) > 0.10 ? Finding.Of("volts", Severity.Stop, $"More than 10 % off nominal.") : Math.Abs(off) > 0.05 ? Finding.Of("volts", Severity.Caution, $"More than 5 % off nominal.") : null)
-            .Judge(pf < 0.60 ? Finding.Of("pf", Severity.Caution, $"A power factor of {pf:Number} is low.") : null).Done();
+            .Step("S", "Apparent power", "V·I", $"{i.Volts} × {i.Amperes}", va, ApparentPower, Citations.Arithmetic)
+            .Step("pf", "Power factor", "P/S", $"{i.Watts}/{va:0.##}", pf, QuantityKind.Number, Citations.Arithmetic)
+            .Step("off", "Off nominal", "V/V_nom − 1", $"{i.Volts}/{i.NominalV}", off, Fraction, Citations.Arithmetic)
+            .Judge(Math.Abs(off) > 0.05 ? Finding.Of(FindingCode.Volts, Math.Abs(off) > 0.10 ? Severity.Stop : Severity.Caution, $"{off:Fraction} off nominal; 5 % is usual, 10 % the most.") : null)
+            .Judge(pf < 0.60 ? Finding.Of(FindingCode.Pf, Severity.Caution, $"A power factor of {pf:Number} is low.") : null).Done();
     }
 }

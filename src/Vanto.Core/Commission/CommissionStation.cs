@@ -1,5 +1,4 @@
 using System.Text.Json.Serialization;
-using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
@@ -83,7 +82,15 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     public override IStationResult Assess(StationInputs job) =>
         Assess(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(), job.Result<LoadAssessment>());
 
-    private const double MicronPa = 101325.0 / 760 / 1000;
+    private static readonly Dictionary<string, FindingCode> Proofs = new()
+    {
+        ["vacuum"] = FindingCode.ProofVacuum,
+        ["start"] = FindingCode.ProofStart,
+        ["volts"] = FindingCode.ProofVolts,
+        ["amps"] = FindingCode.ProofAmps,
+        ["watts"] = FindingCode.ProofWatts,
+        ["split"] = FindingCode.ProofSplit,
+    };
 
     /// <summary>Judges the newest record that is not corrected by another.</summary>
     public static CommissionAssessment Assess(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load)
@@ -96,7 +103,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var done = rows.Count(r => r.Verdict != BandVerdict.NotDone);
         var worst = rows.Max(r => r.Verdict);
         var findings = rows.Where(r => r.Verdict is BandVerdict.Caution or BandVerdict.Stop)
-            .Select(r => new Finding($"proof.{r.Id}", r.Verdict == BandVerdict.Stop ? Severity.Stop : Severity.Caution, r.Words, [])).ToList();
+            .Select(r => Finding.Of(Proofs[r.Id], r.Verdict == BandVerdict.Stop ? Severity.Stop : Severity.Caution, r.Words)).ToList();
         var state = worst switch { BandVerdict.Stop => StationState.Stop, BandVerdict.Caution => StationState.Caution, _ => done == rows.Count ? StationState.Passed : StationState.Open };
         var headline = worst switch
         {
@@ -116,19 +123,13 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var band = Phrase.Of($"≤ 500 micron at first, ≤ 1000 after 10 min");
         if (r.VacuumStartPa is not { } first || r.VacuumEndPa is not { } after)
             return new VerdictRow("vacuum", "Vacuum hold", null, null, band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);
-        var (code, level, passed) = Vacuum.PlainDecay(first / MicronPa, after / MicronPa);
-        var words = code switch
-        {
-            "START_TOO_HIGH" => Phrase.Of($"The pump was shut off at {first / MicronPa:Count} micron: too early to judge. Pump on."),
-            "READING_ERROR" => Phrase.Of($"The vacuum cannot get deeper by itself: read again."),
-            "RISES" => Phrase.Of($"It rises to {after / MicronPa:Count} micron: moisture or a small leak. Pump on, or log the curve."),
-            "LEAK_OR_WET" => Phrase.Of($"It rises to {after / MicronPa:Count} micron: a leak or water. Do not open the valves."),
-            _ => Phrase.Of($"Dry and tight by the plain rule."),
-        };
-        var working = Working.Start().Given("p₀", "when shut off", first / MicronPa, "micron", Sources.Nist).Given("p₁₀", "ten minutes later", after / MicronPa, "micron", Sources.Nist)
-            .Step("verdict", "p₀ ≤ 500; p₁₀ ≤ 1000 pass, ≤ 2000 caution, above stop", $"{after / MicronPa:0}", after / MicronPa, "micron", Sources.Trade).Done();
-        return new VerdictRow("vacuum", "Vacuum hold", new Measure(after, QuantityKind.Vacuum), new Measure(1000 * MicronPa, QuantityKind.Vacuum), band,
-            passed ? BandVerdict.Pass : level == Severity.Stop ? BandVerdict.Stop : BandVerdict.Caution, words, working);
+        var (startMicron, afterMicron) = (first / QuantityTable.PascalsPerMicron, after / QuantityTable.PascalsPerMicron);
+        var verdict = PlainDecay.Of(startMicron, afterMicron);
+        var working = Working.Start().Given("p₀", "when shut off", startMicron, "micron", Citations.Nist).Given("p₁₀", "ten minutes later", afterMicron, "micron", Citations.Nist)
+            .Step("verdict", "p₀ ≤ 500; p₁₀ ≤ 1000 pass, ≤ 2000 caution, above stop", $"{afterMicron:0}", afterMicron, "micron", Citations.Trade).Done();
+        return new VerdictRow("vacuum", "Vacuum hold", new Measure(after, QuantityKind.Vacuum), new Measure(PlainDecay.PassMicron * QuantityTable.PascalsPerMicron, QuantityKind.Vacuum), band,
+            PlainDecay.Level(verdict) switch { null => BandVerdict.Pass, Severity.Stop => BandVerdict.Stop, _ => BandVerdict.Caution },
+            PlainDecay.Words(verdict, startMicron, afterMicron), working);
     }
 
     private static VerdictRow StartRow(StartUpReadings r, StartAssessment start)
@@ -186,8 +187,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var wet = EnteringWetBulb(r, entering, space);
         var full = Performance.FullLoad(unit, outdoor, wet);
         var watts = unit.SingleSpeed ? full.PowerW : Performance.Operate(unit, full, unit.RatedCapacityW * full.CapacityFactor).PowerW;
-        return (watts, Working.Start().Given("t_o", "outdoor air", outdoor, "°C", Sources.Arithmetic).Given("t_wb", "entering wet bulb", wet, "°C", Sources.Psychrometrics)
-            .Step("P", "P_rated·CapFT·EirFT at full demand", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", watts, "W", unit.SingleSpeed ? Sources.RooftopCurve : Sources.InverterCurve).Done());
+        return (watts, Working.Start().Given("t_o", "outdoor air", outdoor, "°C", Citations.Arithmetic).Given("t_wb", "entering wet bulb", wet, "°C", Citations.Psychrometrics)
+            .Step("P", "P_rated·CapFT·EirFT at full demand", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", watts, "W", unit.SingleSpeed ? Citations.RooftopCurve : Citations.InverterCurve).Done());
     }
 
     private static double EnteringWetBulb(StartUpReadings r, double entering, SpaceDescription space)
@@ -208,9 +209,9 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var mass = flow / MoistAir.SpecificVolume(entering, ratio, pressure);
         var expected = coil.SensibleW / (mass * MoistAir.HeatCapacity(ratio));
         var band = Phrase.Of($"within 20 % or 2 K of expected");
-        var working = Working.Start().Given("V̇", "air flow, 0.05 m³/s for each kW rated", flow, "m³/s", Sources.Trade)
-            .Step("q_s", "coil split by bypass factor", $"Q {full.CapacityW:0} W", coil.SensibleW, "W", Sources.Coil)
-            .Step("Δt", "q_s/(ṁ·c_p)", $"{coil.SensibleW:0}/({mass:0.####} × {MoistAir.HeatCapacity(ratio):0})", expected, "K", Sources.AirSide).Done();
+        var working = Working.Start().Given("V̇", "air flow, 0.05 m³/s for each kW rated", flow, "m³/s", Citations.Trade)
+            .Step("q_s", "coil split by bypass factor", $"Q {full.CapacityW:0} W", coil.SensibleW, "W", Citations.Coil)
+            .Step("Δt", "q_s/(ṁ·c_p)", $"{coil.SensibleW:0}/({mass:0.####} × {MoistAir.HeatCapacity(ratio):0})", expected, "K", Citations.AirSide).Done();
         if (r.EnteringC is null || r.LeavingC is not { } leaving)
             return new VerdictRow("split", "Air in less air out", null, new Measure(expected, QuantityKind.TemperatureDifference), band, BandVerdict.NotDone, Phrase.Of($"not taken"), working);
         var split = entering - leaving;
@@ -223,5 +224,5 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     }
 
     private static Working Ratio(double measured, double expected, string unit) =>
-        Working.Start().Given("measured", "reading", measured, unit, Sources.Arithmetic).Step("ratio", "measured/expected", $"{measured:0.##}/{expected:0.##}", measured / expected, "", Sources.VerdictBands).Done();
+        Working.Start().Given("measured", "reading", measured, unit, Citations.Arithmetic).Step("ratio", "measured/expected", $"{measured:0.##}/{expected:0.##}", measured / expected, "", Citations.VerdictBands).Done();
 }

@@ -1,4 +1,4 @@
-using Vanto.Core.Survey;
+using Vanto.Core.Physics;
 
 namespace Vanto.Core.Energy;
 

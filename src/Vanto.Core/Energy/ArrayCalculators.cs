@@ -83,69 +83,69 @@ public sealed record PlainControllerInput : DesignPart
 public static class ArrayCalculators
 {
     /// <summary>One string design.</summary>
-    [Calculator("string-check", "Modules in strings", "Too high in the cold, too low in the heat, too much current", SourceIds = [nameof(Sources.ColdTable), nameof(Sources.PvCurrents)])]
+    [Calculator("string-check", "Modules in strings", "Too high in the cold, too low in the heat, too much current", CitationIds = [nameof(Citations.ColdTable), nameof(Citations.PvCurrents)])]
     public static CalculationResult String(StringInput i)
     {
         var r = PvStrings.Check(Module(i), Input(i), i.Series, i.Parallel, i.LowestC, i.HotCellC, i.StringsFused);
         var result = new ResultBuilder()
-            .Step("V_oc,cold", "Open in the cold", "n·V_oc·(1 + β(T_min − 25))", $"{i.Series} × {i.OpenV} × (1 + {i.OpenPerK}·({i.LowestC} − 25))", r.OpenColdV, Voltage, Sources.ColdTable)
-            .Step("V_oc,table", "Open by the code's table", "n·V_oc·F", $"F {PvStrings.ColdFactor(i.LowestC)}", r.OpenTableV, Voltage, Sources.ColdTable)
-            .Step("V_mp,hot", "Working when hot", "n·V_mp·(1 + γ(T_c − 25))", $"cells {i.HotCellC} °C", r.PowerHotV, Voltage, Sources.Modules)
-            .Step("I_sc", "Short circuit", "n_p·I_sc", $"{i.Parallel} × {i.ShortA}", r.ShortA, Current, Sources.Arithmetic)
-            .Step("I_c", "Conductors for", "1.25·1.25·n_p·I_sc", $"1.5625 × {r.ShortA}", r.ConductorA, Current, Sources.PvCurrents);
+            .Step("V_oc,cold", "Open in the cold", "n·V_oc·(1 + β(T_min − 25))", $"{i.Series} × {i.OpenV} × (1 + {i.OpenPerK}·({i.LowestC} − 25))", r.OpenColdV, Voltage, Citations.ColdTable)
+            .Step("V_oc,table", "Open by the code's table", "n·V_oc·F", $"F {PvStrings.ColdFactor(i.LowestC)}", r.OpenTableV, Voltage, Citations.ColdTable)
+            .Step("V_mp,hot", "Working when hot", "n·V_mp·(1 + γ(T_c − 25))", $"cells {i.HotCellC} °C", r.PowerHotV, Voltage, Citations.Modules)
+            .Step("I_sc", "Short circuit", "n_p·I_sc", $"{i.Parallel} × {i.ShortA}", r.ShortA, Current, Citations.Arithmetic)
+            .Step("I_c", "Conductors for", "1.25·1.25·n_p·I_sc", $"1.5625 × {r.ShortA}", r.ConductorA, Current, Citations.PvCurrents);
         foreach (var finding in r.Findings)
             result.Judge(finding);
         return result.Done();
     }
 
     /// <summary>Every allowed one.</summary>
-    [Calculator("enumerate-strings", "All allowed strings", "Which ways of stringing these modules are allowed", SourceIds = [nameof(Sources.ColdTable), nameof(Sources.PvCurrents)])]
+    [Calculator("enumerate-strings", "All allowed strings", "Which ways of stringing these modules are allowed", CitationIds = [nameof(Citations.ColdTable), nameof(Citations.PvCurrents)])]
     public static CalculationResult Strings(StringInput i)
     {
         var all = PvStrings.Enumerate(Module(i), Input(i), i.Modules, i.LowestC, i.HotCellC, i.StringsFused);
-        var result = new ResultBuilder().Step("n", "Allowed ways", "all n_s·n_p ≤ N without a stop", $"N {i.Modules}", all.Count, Count, Sources.ColdTable);
+        var result = new ResultBuilder().Step("n", "Allowed ways", "all n_s·n_p ≤ N without a stop", $"N {i.Modules}", all.Count, Count, Citations.ColdTable);
         foreach (var (r, k) in all.Take(8).Select((r, k) => (r, k)))
             result.Words($"{k + 1}", $"{r.Series} in a string, {r.Parallel} strings", FormattableString.Invariant($"{r.OpenColdV:0.#} V cold, {r.PowerHotV:0.#} V hot, {r.Modules} modules"));
         return result.Done();
     }
 
     /// <summary>Modules on a roof.</summary>
-    [Calculator("pack-roof", "Modules on a roof", "How many go on this roof", SourceIds = [nameof(Sources.Geometry)])]
+    [Calculator("pack-roof", "Modules on a roof", "How many go on this roof", CitationIds = [nameof(Citations.Geometry)])]
     public static CalculationResult Roof(RoofInput i)
     {
         static int Mm(double metres) => (int)Math.Round(metres * 1000);
         List<RoofObstacle> hatch = i.HatchSideM > 0 ? [new(new(Mm(i.HatchFromFrontM), Mm(i.HatchFromLeftM), Mm(i.HatchSideM), Mm(i.HatchSideM)), Mm(i.ClearanceM), Mm(i.HatchHeightM))] : [];
         var plan = RoofPacking.Pack(new Roof(Mm(i.LengthM), Mm(i.WidthM), Mm(i.MarginM), Mm(i.ModuleLengthM), Mm(i.ModuleWidthM), Mm(i.GapM), hatch, i.ShadowElevationDeg));
         return new ResultBuilder()
-            .Step("N", "Modules", "most in straight rows, back from the far edge by 1 mm", $"{i.LengthM} × {i.WidthM} m", plan.Count, Count, Sources.Geometry)
+            .Step("N", "Modules", "most in straight rows, back from the far edge by 1 mm", $"{i.LengthM} × {i.WidthM} m", plan.Count, Count, Citations.Geometry)
             .Words("rows", "Laid in", plan.InRows ? "rows along the roof" : "columns across the roof")
-            .Judge(Finding.Of("roof.hand-layout", Severity.Note, $"A mixed layout by hand may gain one.")).Done();
+            .Judge(Finding.Of(FindingCode.RoofHandLayout, Severity.Note, $"A mixed layout by hand may gain one.")).Done();
     }
 
     /// <summary>Tilted modules.</summary>
-    [Calculator("plane-of-array", "Sun on tilted modules", "What tilt gives, and how far rows must stand apart", SourceIds = [nameof(Sources.Transposition), nameof(Sources.Geometry)])]
+    [Calculator("plane-of-array", "Sun on tilted modules", "What tilt gives, and how far rows must stand apart", CitationIds = [nameof(Citations.Transposition), nameof(Citations.Geometry)])]
     public static CalculationResult Plane(PlaneInput i) => new ResultBuilder()
-        .Step("G", "On the modules", "DNI·cos θ + DHI·(1 + cos β)/2 + GHI·ρ·(1 − cos β)/2", $"β {i.TiltDeg}°, ρ 0.2", ArrayPlane.Irradiance(i.DirectWm2, i.DiffuseWm2, i.GlobalWm2, i.CosIncidence, i.TiltDeg), QuantityKind.Irradiance, Sources.Transposition)
-        .Step("d", "Row to row", "L·(cos β + sin β/tan ε)", $"{i.LengthM} m, ε {i.SunElevationDeg}°", ArrayPlane.RowPitch(i.LengthM, i.TiltDeg, i.SunElevationDeg), Length, Sources.Geometry).Done();
+        .Step("G", "On the modules", "DNI·cos θ + DHI·(1 + cos β)/2 + GHI·ρ·(1 − cos β)/2", $"β {i.TiltDeg}°, ρ 0.2", ArrayPlane.Irradiance(i.DirectWm2, i.DiffuseWm2, i.GlobalWm2, i.CosIncidence, i.TiltDeg), QuantityKind.Irradiance, Citations.Transposition)
+        .Step("d", "Row to row", "L·(cos β + sin β/tan ε)", $"{i.LengthM} m, ε {i.SunElevationDeg}°", ArrayPlane.RowPitch(i.LengthM, i.TiltDeg, i.SunElevationDeg), Length, Citations.Geometry).Done();
 
     /// <summary>A string in part shade.</summary>
-    [Calculator("string-shade", "A string in part shade", "What a shadow costs", SourceIds = [nameof(Sources.Trade)])]
+    [Calculator("string-shade", "A string in part shade", "What a shadow costs", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult Shade(StringShadeInput i)
     {
         if (i.ShadedGroups > 3 * i.Modules)
             throw new InputException("shadedGroups", $"{i.ShadedGroups}", FormattableString.Invariant($"shadedGroups must be 0 to {3 * i.Modules}; got {i.ShadedGroups}"));
         var factor = ArrayPlane.ShadeFactor(i.Modules, i.ShadedGroups, i.ModuleV, i.MinV);
-        return new ResultBuilder().Step("f", "Share left", "1 − shaded/all groups while above the lowest voltage", $"1 − {i.ShadedGroups}/{3 * i.Modules}", factor, Fraction, Sources.Trade)
-            .Judge(factor == 0 ? Finding.Of("pv.shade-stop", Severity.Caution, $"What is left falls below the voltage that the input needs: the string stops.") : null).Done();
+        return new ResultBuilder().Step("f", "Share left", "1 − shaded/all groups while above the lowest voltage", $"1 − {i.ShadedGroups}/{3 * i.Modules}", factor, Fraction, Citations.Trade)
+            .Judge(factor == 0 ? Finding.Of(FindingCode.PvShadeStop, Severity.Caution, $"What is left falls below the voltage that the input needs: the string stops.") : null).Done();
     }
 
     /// <summary>A plain controller.</summary>
-    [Calculator("pwm-power", "Plain controller", "What a controller without tracking gives away", SourceIds = [nameof(Sources.Trade)])]
+    [Calculator("pwm-power", "Plain controller", "What a controller without tracking gives away", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult PlainController(PlainControllerInput i)
     {
         var power = ArrayPlane.PlainControllerW(i.Parallel, i.PowerA, i.IrradianceWm2, i.BatteryV, i.HotV);
-        return new ResultBuilder().Step("P", "Into the battery", "n_p·I_mp·G/1000·V_batt", $"{i.Parallel} × {i.PowerA} A × {i.IrradianceWm2}/1000 × {i.BatteryV} V", power, ElectricPower, Sources.Trade)
-            .Judge(power < 0.85 * i.TrackedW ? Finding.Of("pv.pwm-loss", Severity.Caution, $"A tracking controller would give {i.TrackedW:ElectricPower}.") : null).Done();
+        return new ResultBuilder().Step("P", "Into the battery", "n_p·I_mp·G/1000·V_batt", $"{i.Parallel} × {i.PowerA} A × {i.IrradianceWm2}/1000 × {i.BatteryV} V", power, ElectricPower, Citations.Trade)
+            .Judge(power < 0.85 * i.TrackedW ? Finding.Of(FindingCode.PvPwmLoss, Severity.Caution, $"A tracking controller would give {i.TrackedW:ElectricPower}.") : null).Done();
     }
 
     private static PvModule Module(StringInput i) => new(i.RatedW, i.OpenV, i.PowerV, i.ShortA, i.PowerA, i.OpenPerK, i.PowerPerK, i.SeriesFuseA);

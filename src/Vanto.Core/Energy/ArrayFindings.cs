@@ -1,6 +1,5 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
-using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
@@ -47,20 +46,21 @@ internal static class ArrayFindings
         var sources = survey.Sources;
         var modules = sources.Modules;
         if (sources.Controller.Known && modules.Count > 0 && modules.Count % modules.Series != 0)
-            yield return new Finding("pv.uneven", Severity.Stop, Phrase.Of($"{modules.Count} modules do not make whole strings of {modules.Series}."), Ways(survey, view));
+            yield return Finding.Of(FindingCode.PvUneven, Severity.Stop, Phrase.Of($"{modules.Count} modules do not make whole strings of {modules.Series}."), Ways(survey, view));
         foreach (var finding in view.Chosen?.Findings ?? [])
             yield return finding.Level == Severity.Stop ? finding with { Remedies = Ways(survey, view) } : finding;
         if (view.Chosen is { OpenColdV: > DwellingArcV })
-            yield return Finding.Of("pv.arc", Severity.Caution, $"The array stands at {view.Chosen.OpenColdV:Voltage}: it arcs when unplugged in the sun. Arc-fault protection and a disconnect within reach.");
+            yield return Finding.Of(FindingCode.PvArc, Severity.Caution, $"The array stands at {view.Chosen.OpenColdV:Voltage}: it arcs when unplugged in the sun. Arc-fault protection and a disconnect within reach.");
         if (modules.Count > view.Roof.Count && modules.Count > 0)
-            yield return new Finding("roof.full", Severity.Caution, Phrase.Of($"{modules.Count} modules are planned; in straight rows the roof holds {view.Roof.Count}. A layout by hand may gain one."), [new Remedy(Phrase.Of($"{view.Roof.Count} modules"), Phrase.Of($"as the roof holds"), DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = view.Roof.Count })))]);
+            yield return Finding.Of(FindingCode.RoofFull, Severity.Caution, Phrase.Of($"{modules.Count} modules are planned; in straight rows the roof holds {view.Roof.Count}. A layout by hand may gain one."), [new Remedy(Phrase.Of($"{view.Roof.Count} modules"), Phrase.Of($"as the roof holds"), DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = view.Roof.Count })))]);
         var battery = sources.Battery;
         if (battery is { Fitted: true, Chemistry: Chemistry.Lfp or Chemistry.Nmc, TemperatureC: > 0 } && survey.Climate.WinterC <= 0)
-            yield return Finding.Of("battery.cold-nights", Severity.Note, $"Nights fall to {survey.Climate.WinterC:Temperature} here: below 0 °C the bank may not be charged. It needs heating or a board that refuses.");
+            yield return Finding.Of(FindingCode.BatteryColdNights, Severity.Note, $"Nights fall to {survey.Climate.WinterC:Temperature} here: below 0 °C the bank may not be charged. It needs heating or a board that refuses.");
         if (battery is { Fitted: true, Chemistry: Chemistry.Flooded })
-            yield return Finding.Of("battery.hydrogen", Severity.Stop, $"A flooded bank gives off hydrogen: a closed box with a vent outdoors, never open in the living space.");
-        if (sources.Generator.Fitted && Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC) is < 0.93 and var left)
-            yield return Finding.Of("source.derate", Severity.Note, $"At this height and heat the generator has {left:Fraction} of its label left: {left * sources.Generator.RatedW:ElectricPower}.");
+            yield return Finding.Of(FindingCode.BatteryHydrogen, Severity.Stop, $"A flooded bank gives off hydrogen: a closed box with a vent outdoors, never open in the living space.");
+        if (sources.Generator.Fitted
+            && Generators.JudgeDerate(Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC), sources.Generator.RatedW) is { } derated)
+            yield return derated;
     }
 
     private static List<Remedy> Ways(SurveyDesign survey, ArrayView view) =>

@@ -1,6 +1,6 @@
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
-using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 

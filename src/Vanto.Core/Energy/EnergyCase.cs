@@ -1,4 +1,4 @@
-using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;

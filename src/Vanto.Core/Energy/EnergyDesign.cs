@@ -46,7 +46,7 @@ internal static class EnergyAim
     /// <exception cref="InputException">The window is shorter than a quarter of an hour.</exception>
     public static void Check(EnergyDesign design)
     {
-        var length = Survey.Day.Length(design.From, design.To);
+        var length = Physics.Day.Length(design.From, design.To);
         if (length < ShortestWindowH)
             throw new InputException("energy.to", Phrase.Of($"{design.To:HourOfDay}"),
                 Phrase.Of($"The hours to be held, {design.From:HourOfDay} to {design.To:HourOfDay}, last {length * 60:Number} minutes; at least 15 minutes are needed. Equal times mean the whole day."));

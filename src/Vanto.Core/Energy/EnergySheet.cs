@@ -1,6 +1,7 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 
 namespace Vanto.Core.Energy;

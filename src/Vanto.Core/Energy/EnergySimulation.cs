@@ -1,6 +1,6 @@
 using System.Runtime.CompilerServices;
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;

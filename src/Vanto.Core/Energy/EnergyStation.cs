@@ -4,6 +4,7 @@ using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
 using Vanto.Core.Stations;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
@@ -74,7 +75,7 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         var array = ArrayFindings.Of(inputs.Survey, inputs.Unit);
         var owner = hasBattery ? OwnerTable(inputs) : new OwnerRows([], null);
         var findings = Findings(inputs, result, energyCase, hours, aim, ways.Remedies, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
-        findings.AddRange(NotClosing(new[] { ledger, ways.Open, owner.Open }.FirstOrDefault(l => l is { Closes: false })));
+        findings.AddRange(RunFindings.NotClosing(new[] { ledger, ways.Open, owner.Open }.FirstOrDefault(l => l is { Closes: false })));
         return new EnergyAssessment(
             Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),
             aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
@@ -136,27 +137,28 @@ public sealed class EnergyStation : Station<EnergyAssessment>
     private static IEnumerable<Finding> Findings(EnergyInputs inputs, EnergyResult result, EnergyCase energyCase, double[] hours, Aim aim, IReadOnlyList<Remedy> ways, BudgetComparison budget, bool hasBattery)
     {
         if (aim.Failed)
-            yield return new Finding("energy.aim", aim.HeldHours < 0.5 * aim.WindowHours ? Severity.Stop : Severity.Caution, Phrase.Of($"Held {aim.HeldHours:Hours} of {aim.WindowHours:Hours}: {aim.Cause} at {aim.FailureHour ?? 0:HourOfDay}."), ways);
+            yield return Finding.Of(FindingCode.EnergyAim, aim.HeldHours < 0.5 * aim.WindowHours ? Severity.Stop : Severity.Caution, Phrase.Of($"Held {aim.HeldHours:Hours} of {aim.WindowHours:Hours}: {aim.Cause} at {aim.FailureHour ?? 0:HourOfDay}."), ways);
         else if (hasBattery && aim.LowestSoc < inputs.ReserveSoc + 0.05)
-            yield return Finding.Of("energy.near-reserve", Severity.Caution, $"The bank falls to {aim.LowestSoc:Fraction}, close to the reserve of {inputs.ReserveSoc:Fraction}.");
-        if (result.CutOffHour is not null && hasBattery)
-            yield return Finding.Of("energy.cut-off", Severity.Stop, $"Everything goes dark {result.CutOffHour.Value:Hours} after the day begins.");
+            yield return Finding.Of(FindingCode.EnergyNearReserve, Severity.Caution, $"The bank falls to {aim.LowestSoc:Fraction}, close to the reserve of {inputs.ReserveSoc:Fraction}.");
+        if (hasBattery && RunFindings.Dark(result.CutOffHour) is { } dark)
+            yield return dark;
         if (hasBattery && result.EndSoc < inputs.Energy.StartSoc - 0.05)
-            yield return Finding.Of("energy.sinks", Severity.Caution, $"The day ends with {result.EndSoc:Fraction} in the bank where it began with {inputs.Energy.StartSoc:Fraction}: each day starts lower.");
+            yield return Finding.Of(FindingCode.EnergySinks, Severity.Caution, $"The day ends with {result.EndSoc:Fraction} in the bank where it began with {inputs.Energy.StartSoc:Fraction}: each day starts lower.");
         if (result.Ledger.CurtailedWh > 0.2 * result.Ledger.PvAvailableWh && result.Ledger.PvAvailableWh > 0)
-            yield return Finding.Of("energy.curtailed", Severity.Note, $"{result.Ledger.CurtailedWh:Energy} of the sun find no taker: cool more by day, or fit fewer modules.");
+            yield return Finding.Of(FindingCode.EnergyCurtailed, Severity.Note, $"{result.Ledger.CurtailedWh:Energy} of the sun find no taker: cool more by day, or fit fewer modules.");
         if (Math.Abs(budget.HandWh / budget.SimulatedWh - 1) > 0.25)
-            yield return Finding.Of("budget.disagrees", budget.HandWh < budget.SimulatedWh ? Severity.Caution : Severity.Note, $"By hand one would budget {budget.HandWh:Energy}, the simulation finds {budget.SimulatedWh:Energy}: the duty is {budget.FoundDuty:Fraction}, not {budget.GuessedDuty:Fraction}.");
-        if (inputs.Survey.Sources.Alternator is { RatedA: { } rated } alternator && OtherSources.DcDc(rated, OtherSources.CruiseShare, alternator.VehicleA, alternator.LimitA, inputs.Survey.Sources.Battery.BankV) is { ShareOfHotOutput: > 0.5 } share)
-            yield return Finding.Of("alt.hot", Severity.Caution, $"The charger takes {share.ShareOfHotOutput:Fraction} of what the alternator gives hot: it overheats at idle. Lower its limit, or watch its temperature.");
-        if (result.GeneratorHours > 0)
-            yield return Finding.Of("energy.generator", Severity.Note, $"The generator runs {result.GeneratorHours:Hours} and burns {result.FuelLitres:Fuel}.");
+            yield return Finding.Of(FindingCode.BudgetDisagrees, budget.HandWh < budget.SimulatedWh ? Severity.Caution : Severity.Note, $"By hand one would budget {budget.HandWh:Energy}, the simulation finds {budget.SimulatedWh:Energy}: the duty is {budget.FoundDuty:Fraction}, not {budget.GuessedDuty:Fraction}.");
+        if (inputs.Survey.Sources.Alternator is { RatedA: { } rated } alternator
+            && OtherSources.JudgeHot(OtherSources.DcDc(rated, OtherSources.CruiseShare, alternator.VehicleA, alternator.LimitA, inputs.Survey.Sources.Battery.BankV)) is { } hot)
+            yield return hot;
+        if (RunFindings.Generator(result.GeneratorHours, result.FuelLitres) is { } generator)
+            yield return generator;
         if (result.GeneratorLowLoadHours > 1)
-            yield return Finding.Of("gen.low-load", Severity.Note, $"For {result.GeneratorLowLoadHours:Hours} the diesel runs below 30 % of its rating: it soots up. Give it more to do at a time, or a smaller set.");
+            yield return Finding.Of(FindingCode.GenLowLoad, Severity.Note, $"For {result.GeneratorLowLoadHours:Hours} the diesel runs below 30 % of its rating: it soots up. Give it more to do at a time, or a smaller set.");
         if (result.CompressorHours > 0 && result.CompressorStarts / (hours.Length * energyCase.StepS / 3600) > MostStartsAnHour)
-            yield return Finding.Of("unit.short-cycling", Severity.Caution, $"The compressor starts {result.CompressorStarts} times in the day: oil and windings suffer. A smaller or an inverter-driven unit, or a wider thermostat.");
+            yield return Finding.Of(FindingCode.UnitShortCycling, Severity.Caution, $"The compressor starts {result.CompressorStarts} times in the day: oil and windings suffer. A smaller or an inverter-driven unit, or a wider thermostat.");
         if (inputs.Survey.Sources.Battery is { Fitted: true, Chemistry: Chemistry.Agm or Chemistry.Flooded } && result.MinSoc < 0.5)
-            yield return Finding.Of("battery.deep", Severity.Caution, $"A lead bank taken to {result.MinSoc:Fraction} every night ages fast.");
+            yield return Finding.Of(FindingCode.BatteryDeep, Severity.Caution, $"A lead bank taken to {result.MinSoc:Fraction} every night ages fast.");
     }
 
     /// <summary>Ways out that help, and the ledger of a run among them that does not close.</summary>
@@ -164,13 +166,6 @@ public sealed class EnergyStation : Station<EnergyAssessment>
 
     /// <summary>Hours on the battery by set-point, and the ledger of a run among them that does not close.</summary>
     private sealed record OwnerRows(IReadOnlyList<SetpointHours> Rows, EnergyLedger? Open);
-
-    /// <summary>An error of Vanto's own, said beside the figures it touches.</summary>
-    internal static IEnumerable<Finding> NotClosing(EnergyLedger? open)
-    {
-        if (open is { Closes: false })
-            yield return Finding.Of("energy.open", Severity.Caution, $"The books of a run do not close: {open.ResidualWh:Energy} of {open.ThroughputWh:Energy} are nowhere. The figures are off by that much; it is a fault of Vanto's, worth reporting with the job file.");
-    }
 
     private static Ways WaysOut(EnergyInputs inputs, Aim before)
     {
@@ -258,28 +253,28 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         var ledger = result.Ledger;
         var sources = inputs.Survey.Sources;
         var balance = Working.Start()
-            .Given("E_unit", "unit", ledger.AirconWh, "Wh", inputs.Unit.SingleSpeed ? Sources.RooftopCurve : Sources.InverterCurve)
-            .Given("E_dc", "devices on the battery", ledger.DcLoadWh, "Wh", Sources.Arithmetic)
-            .Given("E_ac", "devices on the inverter", ledger.AcLoadWh, "Wh", Sources.Arithmetic)
-            .Given("E_inv", "inverter losses", ledger.InverterLossWh, "Wh", Sources.InverterLoss)
-            .Step("E", "sum", $"{ledger.AirconWh:0} + {ledger.DcLoadWh:0} + {ledger.AcLoadWh:0} + {ledger.InverterLossWh:0}", need, "Wh", Sources.EnergyBalance).Done();
+            .Given("E_unit", "unit", ledger.AirconWh, "Wh", inputs.Unit.SingleSpeed ? Citations.RooftopCurve : Citations.InverterCurve)
+            .Given("E_dc", "devices on the battery", ledger.DcLoadWh, "Wh", Citations.Arithmetic)
+            .Given("E_ac", "devices on the inverter", ledger.AcLoadWh, "Wh", Citations.Arithmetic)
+            .Given("E_inv", "inverter losses", ledger.InverterLossWh, "Wh", Citations.InverterLoss)
+            .Step("E", "sum", $"{ledger.AirconWh:0} + {ledger.DcLoadWh:0} + {ledger.AcLoadWh:0} + {ledger.InverterLossWh:0}", need, "Wh", Citations.EnergyBalance).Done();
         var figures = new List<Figure>
         {
             new("Hours held", aim.HeldHours, QuantityKind.Hours, Working.Start()
-                .Given("window", "hours asked", aim.WindowHours, "h", Sources.EnergyBalance)
-                .Step("h", "steps with cabin ≤ set-point + 0.5 K and charge above the reserve", $"reserve {inputs.ReserveSoc:0%}", aim.HeldHours, "h", Sources.EnergyBalance).Done()),
+                .Given("window", "hours asked", aim.WindowHours, "h", Citations.EnergyBalance)
+                .Step("h", "steps with cabin ≤ set-point + 0.5 K and charge above the reserve", $"reserve {inputs.ReserveSoc:0%}", aim.HeldHours, "h", Citations.EnergyBalance).Done()),
             new("The day takes", need, QuantityKind.Energy, balance),
             new("The sun gives", ledger.PvAvailableWh, QuantityKind.Energy, Working.Start()
-                .Step("P", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{sources.Modules.Count} × {sources.Modules.RatedW} W, f {Modules.TypicalLosses}", ledger.PvAvailableWh, "Wh/day", Sources.Modules)
-                .Given("T_c", "T_a + k·G, k", sources.Modules.CellRise(inputs.Survey.Place.WindMs), "K·m²/W", Sources.CellTemperature).Done()),
+                .Step("P", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{sources.Modules.Count} × {sources.Modules.RatedW} W, f {Modules.TypicalLosses}", ledger.PvAvailableWh, "Wh/day", Citations.Modules)
+                .Given("T_c", "T_a + k·G, k", sources.Modules.CellRise(inputs.Survey.Place.WindMs), "K·m²/W", Citations.CellTemperature).Done()),
         };
         if (hasBattery)
         {
             var bank = SourceBuilder.Bank(sources.Battery);
             figures.Add(new Figure("Lowest charge", result.MinSoc, QuantityKind.Fraction, Working.Start()
-                .Step("Q", "Ah·f_T·age", $"{bank.AmpHours:0} Ah at {bank.TemperatureC} °C, {sources.Battery.CapacityLeft:0%} left", bank.CapacityAh, "Ah", Sources.Battery)
-                .Step("E", "∫OCV dQ", $"{bank.Cells} cells", (bank.StoredJ(1) - bank.StoredJ(0)) / 3600, "Wh", Sources.Battery)
-                .Step("s_min", "lowest of the run", $"start {inputs.Energy.StartSoc:0%}", result.MinSoc, "", Sources.EnergyBalance).Done()));
+                .Step("Q", "Ah·f_T·age", $"{bank.AmpHours:0} Ah at {bank.TemperatureC} °C, {sources.Battery.CapacityLeft:0%} left", bank.CapacityAh, "Ah", Citations.Battery)
+                .Step("E", "∫OCV dQ", $"{bank.Cells} cells", (bank.StoredJ(1) - bank.StoredJ(0)) / 3600, "Wh", Citations.Battery)
+                .Step("s_min", "lowest of the run", $"start {inputs.Energy.StartSoc:0%}", result.MinSoc, "", Citations.EnergyBalance).Done()));
         }
         return figures;
     }

@@ -1,8 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
-using Vanto.Core.Quantities;
-using Vanto.Core.Survey;
 
 namespace Vanto.Core.Energy;
 
@@ -50,7 +48,7 @@ public static class EnergyStretch
         var ledger = result.Ledger;
         return new EnergyStretchResult(
             called, EnergySeries.Of(result, energyCase, hours, 1 + (hours.Length - 1) / MostPoints), window, held, result.MinSoc, result.EndSoc, ledger.AirconWh, ledger.PvAvailableWh, ledger.CurtailedWh, result.GeneratorHours,
-            result.FuelLitres, ledger, [.. Findings(inputs, first, result, hours, failure).Concat(EnergyStation.NotClosing(ledger)).OrderByDescending(f => f.Level)], Remarkable(weather));
+            result.FuelLitres, ledger, [.. Findings(inputs, first, result, hours, failure).Concat(RunFindings.NotClosing(ledger)).OrderByDescending(f => f.Level)], Remarkable(weather));
     }
 
     /// <summary>The hottest week, the cloudiest of the warmest quarter of all, and the coldest.</summary>
@@ -103,14 +101,13 @@ public static class EnergyStretch
             return Phrase.Of($"{date.Day} {Months[date.Month - 1]} at {hour % 24:HourOfDay}");
         }
         if (inputs.Survey.Sources.Battery.Fitted && result.CutOffHour is { } dark)
-            yield return Finding.Of("energy.stretch-dark", Severity.Stop, $"Everything goes dark on {When(inputs.Energy.StartHour + dark)}.");
+            yield return Finding.Of(FindingCode.EnergyStretchDark, Severity.Stop, $"Everything goes dark on {When(inputs.Energy.StartHour + dark)}.");
         if (failure is { } fails)
-            yield return fails.Low
-                ? Finding.Of("energy.stretch-fails", Severity.Caution, $"First it fails on {When(hours[fails.Step])}: the bank is at its reserve of {inputs.ReserveSoc:Fraction}.")
-                : Finding.Of("energy.stretch-fails", Severity.Caution, $"First it fails on {When(hours[fails.Step])}: the cabin is at {result.AirC[fails.Step]:Temperature}.");
-        if (result.GeneratorHours > 0)
-            yield return Finding.Of("energy.generator", Severity.Note, $"The generator runs {result.GeneratorHours:Hours} and burns {result.FuelLitres:Fuel}.");
+            yield return Finding.Of(FindingCode.EnergyStretchFails, Severity.Caution,
+                $"First it fails on {When(hours[fails.Step])}: {(fails.Low ? Phrase.Of($"the bank is at its reserve of {inputs.ReserveSoc:Fraction}") : Phrase.Of($"the cabin is at {result.AirC[fails.Step]:Temperature}"))}.");
+        if (RunFindings.Generator(result.GeneratorHours, result.FuelLitres) is { } generator)
+            yield return generator;
         if (inputs.Unit.SingleSpeed && inputs.Energy.Stretch.StepMinutes > 2)
-            yield return Finding.Of("energy.stretch-mean", Severity.Note, $"In steps this long a single-speed unit is taken at its mean; at 1 or 2 minutes it switches as its thermostat does.");
+            yield return Finding.Of(FindingCode.EnergyStretchMean, Severity.Note, $"In steps this long a single-speed unit is taken at its mean; at 1 or 2 minutes it switches as its thermostat does.");
     }
 }

@@ -1,7 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
-using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;
@@ -34,7 +33,7 @@ public static class EnergyYear
         var cycles = result.BatteryW.Where(p => p < 0).Sum(p => -p) * StepS / 3600 / ((energyCase.Bank.StoredJ(1) - energyCase.Bank.StoredJ(0)) / 3600);
         var ledger = result.Ledger;
         return new EnergyYearResult(called, weeks, ledger.AirconWh / 1000, ledger.PvAvailableWh / 1000, ledger.CurtailedWh / 1000, result.GeneratorHours, result.FuelLitres, weeks.Sum(w => w.WarmHours),
-            inputs.Survey.Sources.Battery.Fitted ? cycles : 0, ledger, [.. Findings(inputs, weeks, result, hours).Concat(EnergyStation.NotClosing(ledger)).OrderByDescending(f => f.Level)]);
+            inputs.Survey.Sources.Battery.Fitted ? cycles : 0, ledger, [.. Findings(inputs, weeks, result, hours).Concat(RunFindings.NotClosing(ledger)).OrderByDescending(f => f.Level)]);
     }
 
     private static EnergyWeek Week(int week, EnergyResult result, EnergyCase energyCase, double[] hours, EnergyInputs inputs)
@@ -61,13 +60,13 @@ public static class EnergyYear
         var battery = inputs.Survey.Sources.Battery.Fitted;
         var low = weeks.FirstOrDefault(w => battery && w.MinSoc < inputs.ReserveSoc);
         if (low is not null)
-            yield return Finding.Of("energy.year-reserve", Severity.Caution, $"The bank falls below its reserve first in week {low.Number}, in {weeks.Count(w => w.MinSoc < inputs.ReserveSoc)} of {weeks.Count} weeks.");
+            yield return Finding.Of(FindingCode.EnergyYearReserve, Severity.Caution, $"The bank falls below its reserve first in week {low.Number}, in {weeks.Count(w => w.MinSoc < inputs.ReserveSoc)} of {weeks.Count} weeks.");
         if (result.CutOffHour is { } dark && battery)
-            yield return Finding.Of("energy.year-dark", Severity.Stop, $"Everything goes dark on day {(int)(dark / 24) + 1} of the year.");
+            yield return Finding.Of(FindingCode.EnergyYearDark, Severity.Stop, $"Everything goes dark on day {(int)(dark / 24) + 1} of the year.");
         var warm = weeks.MaxBy(w => w.WarmHours)!;
         if (warm.WarmHours > 0)
-            yield return Finding.Of("energy.year-warm", Severity.Note, $"Week {warm.Number} is the hardest: {warm.WarmHours:Hours} of the window are too warm.");
+            yield return Finding.Of(FindingCode.EnergyYearWarm, Severity.Note, $"Week {warm.Number} is the hardest: {warm.WarmHours:Hours} of the window are too warm.");
         if (battery && result.Soc[^1] < result.Soc[Math.Min(hours.Length - 1, StepsAWeek)] - 0.2)
-            yield return Finding.Of("energy.year-sinks", Severity.Note, $"The year ends with {result.Soc[^1]:Fraction} in the bank.");
+            yield return Finding.Of(FindingCode.EnergyYearSinks, Severity.Note, $"The year ends with {result.Soc[^1]:Fraction} in the bank.");
     }
 }

@@ -1,5 +1,5 @@
 using Vanto.Core.Start;
-using Vanto.Core.Survey;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;

@@ -1,6 +1,6 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
@@ -137,7 +137,7 @@ public sealed class KitEquipment
     /// <summary>Holds a warmer set-point, by day as by night.</summary>
     public DesignEdit Warmer(double holdC) => DesignEdit.Of(_inputs.Energy, e => e with { HoldC = holdC, OtherwiseC = e.OtherwiseC + holdC - e.HoldC });
 
-    private double Derate => Physics.Generators.DerateFactor(_inputs.Survey.Place.ElevationM, _inputs.Survey.Place.DryBulbC);
+    private double Derate => Supply.Generators.DerateFactor(_inputs.Survey.Place.ElevationM, _inputs.Survey.Place.DryBulbC);
 
     private double OutputV => _unit.IsDc ? _sources.Generator.OutputV : _unit.SupplyVoltageV < 150 ? 120 : _sources.Inverter.OutputV;
 
@@ -159,7 +159,7 @@ public sealed class KitEquipment
     private IEnumerable<GeneratorChoice> GeneratorSteps(double peakW)
     {
         var kind = _sources.Generator.Kind == GeneratorKind.Inverter ? SourceClass.InverterGenerator : SourceClass.ConventionalGenerator;
-        return SmallestSource.Steps(kind)
+        return SourceSteps.Of(kind)
             .Where(step => step.RatedW * Derate >= peakW && StartsOnGenerator(step))
             .SelectMany(step => Rules.Where(r => r.Start > _inputs.ReserveSoc)
                 .Select(r => new GeneratorChoice(step.RatedW, step.MaximumW, ChargerShare * step.RatedW, r.Start, r.Stop, step.RatedW / 1000 * _sizing.GeneratorCost, step.RatedW * GeneratorKgPerW)));

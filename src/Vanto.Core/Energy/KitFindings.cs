@@ -12,14 +12,14 @@ internal static class KitFindings
         var sizing = inputs.Energy.Sizing;
         if (equipment.NoneStarts)
         {
-            yield return new Finding("size.start", Severity.Stop, Phrase.Of($"No bank of up to {sizing.MostBatteries} blocks starts {unit.Id} at the reserve: it fails at the start, not for want of energy."),
+            yield return Finding.Of(FindingCode.SizeStart, Severity.Stop, Phrase.Of($"No bank of up to {sizing.MostBatteries} blocks starts {unit.Id} at the reserve: it fails at the start, not for want of energy."),
                 unit.SingleSpeed && start.Remedy == StartRemedy.None ? [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{KitEquipment.SoftReduction:Fraction} less at the start"), DesignEdit.Of(start, s => s with { Remedy = StartRemedy.SoftStarter, Reduction = KitEquipment.SoftReduction }))] : []);
             yield break;
         }
         if (sizing.ChooseGenerator && equipment.Generators.Count == 1)
-            yield return Finding.Of("size.generator", Severity.Caution, $"No generator of the kind named in Survey carries the most drawn here and starts {unit.Id}; kits are without one.");
+            yield return Finding.Of(FindingCode.SizeGenerator, Severity.Caution, $"No generator of the kind named in Survey carries the most drawn here and starts {unit.Id}; kits are without one.");
         if (sizing.MostModules > 0 && ArrayFindings.Of(inputs.Survey, unit).Roof.Count is var roof && roof < sizing.MostModules)
-            yield return new Finding("size.roof", Severity.Caution, Phrase.Of($"Up to {sizing.MostModules} modules are tried, but in straight rows the roof holds {roof}."),
+            yield return Finding.Of(FindingCode.SizeRoof, Severity.Caution, Phrase.Of($"Up to {sizing.MostModules} modules are tried, but in straight rows the roof holds {roof}."),
                 [new Remedy(Phrase.Of($"at most {roof} modules"), Phrase.Of($"as the roof holds"), Sizing(inputs, s => s with { MostModules = roof }))]);
         if (frontier.Count == 0)
         {
@@ -27,10 +27,10 @@ internal static class KitFindings
             yield break;
         }
         if (scenarios.Count == 1)
-            yield return Finding.Of("size.thin", Severity.Caution, $"Only the design day was asked. A hotter, cloudier or older night finds the limit.");
+            yield return Finding.Of(FindingCode.SizeThin, Severity.Caution, $"Only the design day was asked. A hotter, cloudier or older night finds the limit.");
         var failing = scenarios.Where(s => s.FittedMinSoc is not { } soc || soc < inputs.ReserveSoc).ToList();
         if (failing.Count > 0)
-            yield return Finding.Of("size.fitted", Severity.Caution, $"What is fitted now, {fitted.Batteries} blocks and {fitted.Modules} modules, does not hold {failing[0].Words}.");
+            yield return Finding.Of(FindingCode.SizeFitted, Severity.Caution, $"What is fitted now, {fitted.Batteries} blocks and {fitted.Modules} modules, does not hold {failing[0].Words}.");
     }
 
     private static DesignEdit Sizing(EnergyInputs inputs, Func<SizingDesign, SizingDesign> change) => DesignEdit.Of(inputs.Energy, e => e with { Sizing = change(e.Sizing) });
@@ -39,7 +39,7 @@ internal static class KitFindings
     {
         var sizing = inputs.Energy.Sizing;
         if (held.Any(0))
-            return new Finding("size.none", Severity.Stop, Phrase.Of($"Kits that hold exist, but every one is past the limit of cost or weight."),
+            return Finding.Of(FindingCode.SizeLimits, Severity.Stop, Phrase.Of($"Kits that hold exist, but every one is past the limit of cost or weight."),
                 [new Remedy(Phrase.Of($"lift the limits of cost and weight"), Phrase.Of($"they alone forbid it"), Sizing(inputs, s => s with { MostCost = null, MostMassKg = null }))]);
         var blame = scenarios.FirstOrDefault(s => s.Least.All(l => l < 0)) ?? scenarios[^1];
         var remedies = new List<Remedy>();
@@ -50,6 +50,6 @@ internal static class KitFindings
             remedies.Add(new Remedy(Phrase.Of($"let a generator be bought"), Phrase.Of($"at most {sizing.MostGeneratorHours:Hours} a week"), Sizing(inputs, s => s with { ChooseGenerator = true })));
         if (sizing.MostBatteries < 40)
             remedies.Add(new Remedy(Phrase.Of($"allow more blocks"), Phrase.Of($"up to {Math.Min(40, 2 * sizing.MostBatteries)}"), Sizing(inputs, s => s with { MostBatteries = Math.Min(40, 2 * s.MostBatteries) })));
-        return new Finding("size.none", Severity.Stop, Phrase.Of($"Nothing within {sizing.MostBatteries} blocks and {sizing.MostModules} modules holds {blame.Words}: the energy is not there."), remedies);
+        return RunFindings.NothingHolds(sizing.MostBatteries, sizing.MostModules, blame.Words) with { Remedies = remedies };
     }
 }

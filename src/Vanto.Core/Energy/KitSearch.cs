@@ -1,6 +1,7 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 

@@ -1,7 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
-using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Energy;
@@ -67,8 +66,8 @@ public static class LimitedPowerStudy
     }
 
     private static Finding NeverCools(EnergyInputs inputs, EnergyResult run) => run.Mode.Any(m => m is RunMode.Blocked or RunMode.Standby)
-        ? Finding.Of("limited.blocked", Severity.Caution, $"On the design day {inputs.Unit.Id} never cools: the sources do not carry it. What a degree costs is reckoned from its rating, not from a run.")
-        : Finding.Of("limited.idle", Severity.Note, $"On the design day {inputs.Unit.Id} has nothing to cool. What a degree costs is reckoned from its rating, not from a run.");
+        ? Finding.Of(FindingCode.LimitedBlocked, Severity.Caution, $"On the design day {inputs.Unit.Id} never cools: the sources do not carry it. What a degree costs is reckoned from its rating, not from a run.")
+        : Finding.Of(FindingCode.LimitedIdle, Severity.Note, $"On the design day {inputs.Unit.Id} has nothing to cool. What a degree costs is reckoned from its rating, not from a run.");
 
     /// <summary>What the rig takes from its bank and sources in the day.</summary>
     private static double TakenWh(EnergyResult run) => run.Ledger.AirconWh + run.Ledger.DcLoadWh + run.Ledger.AcLoadWh + run.Ledger.InverterLossWh;

@@ -1,5 +1,4 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Energy;
 
@@ -71,20 +70,20 @@ public static class PvStrings
     private static IEnumerable<Finding> Judge(PvModule module, PvInput input, PvStringResult r, bool fused)
     {
         if (r.OpenColdV > input.MaxV)
-            yield return Finding.Of("pv.voltage", Severity.Stop, $"On the coldest morning the string stands at {r.OpenColdV:Voltage}; the input bears {input.MaxV:Voltage} and is destroyed.");
+            yield return Finding.Of(FindingCode.PvVoltage, Severity.Stop, $"On the coldest morning the string stands at {r.OpenColdV:Voltage}; the input bears {input.MaxV:Voltage} and is destroyed.");
         else if (r.OpenTableV > input.MaxV)
-            yield return Finding.Of("pv.voltage-table", Severity.Caution, $"By the table of the code it would be {r.OpenTableV:Voltage} of {input.MaxV:Voltage}; the authority may ask for the table.");
+            yield return Finding.Of(FindingCode.PvVoltageTable, Severity.Caution, $"By the table of the code it would be {r.OpenTableV:Voltage} of {input.MaxV:Voltage}; the authority may ask for the table.");
         else if (r.OpenColdV > 0.95 * input.MaxV)
-            yield return Finding.Of("pv.voltage-near", Severity.Caution, $"On the coldest morning {r.OpenColdV:Voltage} of {input.MaxV:Voltage} are reached.");
+            yield return Finding.Of(FindingCode.PvVoltageNear, Severity.Caution, $"On the coldest morning {r.OpenColdV:Voltage} of {input.MaxV:Voltage} are reached.");
         if (r.PowerHotV < input.MinV)
-            yield return Finding.Of("pv.vmp-hot", Severity.Stop, $"Hot modules give {r.PowerHotV:Voltage}; the input works from {input.MinV:Voltage}. It stops in the heat, when it is needed.");
+            yield return Finding.Of(FindingCode.PvVmpHot, Severity.Stop, $"Hot modules give {r.PowerHotV:Voltage}; the input works from {input.MinV:Voltage}. It stops in the heat, when it is needed.");
         if (r.ShortA > input.ShortMaxA)
-            yield return Finding.Of("pv.isc", Severity.Stop, $"The strings can push {r.ShortA:Current} into an input that bears {input.ShortMaxA:Current}.");
+            yield return Finding.Of(FindingCode.PvIsc, Severity.Stop, $"The strings can push {r.ShortA:Current} into an input that bears {input.ShortMaxA:Current}.");
         if (r.Parallel * module.PowerA > input.WorkMaxA)
-            yield return Finding.Of("pv.clipping", Severity.Caution, $"At their best the strings give {r.Parallel * module.PowerA:Current}; the input takes {input.WorkMaxA:Current}, the rest is lost.");
+            yield return Finding.Of(FindingCode.PvClipping, Severity.Caution, $"At their best the strings give {r.Parallel * module.PowerA:Current}; the input takes {input.WorkMaxA:Current}, the rest is lost.");
         if (r.PowerColdV > input.TrackMaxV)
-            yield return Finding.Of("pv.above-window", Severity.Note, $"In the cold the modules work best at {r.PowerColdV:Voltage}, above the {input.TrackMaxV:Voltage} that the input follows.");
+            yield return Finding.Of(FindingCode.PvAboveWindow, Severity.Note, $"In the cold the modules work best at {r.PowerColdV:Voltage}, above the {input.TrackMaxV:Voltage} that the input follows.");
         if (r.Parallel >= 3 && (r.Parallel - 1) * 1.25 * module.ShortA > module.SeriesFuseA && !fused)
-            yield return Finding.Of("pv.string-fuse", Severity.Stop, $"{r.Parallel - 1} strings feed a faulty one with more than its {module.SeriesFuseA:Current} series fuse: fuse each string.");
+            yield return Finding.Of(FindingCode.PvStringFuse, Severity.Stop, $"{r.Parallel - 1} strings feed a faulty one with more than its {module.SeriesFuseA:Current} series fuse: fuse each string.");
     }
 }

@@ -1,7 +1,7 @@
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 using static Vanto.Core.Quantities.QuantityKind;
 
@@ -80,7 +80,7 @@ public static class RunCalculators
     private const double PersonW = 75;
 
     /// <summary>One step of a bank.</summary>
-    [Calculator("battery-step", "One step of a battery", "What a load takes out of a bank, losses told apart", SourceIds = [nameof(Sources.Battery), nameof(Sources.Peukert)])]
+    [Calculator("battery-step", "One step of a battery", "What a load takes out of a bank, losses told apart", CitationIds = [nameof(Citations.Battery), nameof(Citations.Peukert)])]
     public static CalculationResult Step(BatteryStepInput i)
     {
         var bank = new BatteryBank(i.Chemistry, i.Cells, i.AmpHours, i.TemperatureC, i.CapacityLeft, 1 + 2.5 * (1 - i.CapacityLeft), i.ExtraOhm);
@@ -89,44 +89,44 @@ public static class RunCalculators
             throw new InputException(InputError.Range("powerW", "powerW, at this charge,", ElectricPower, i.PowerW, -mostOut, mostIn));
         var s = bank.Step(i.Soc, i.PowerW, i.SecondsLong);
         return new ResultBuilder()
-            .Step("s'", "Charge after", "s + η·I·Δt/(3600·Q)", $"{i.Soc} + {s.CurrentA:0.###} A × {i.SecondsLong} s", s.Soc, Fraction, Sources.Battery)
-            .Step("I", "Current", "root of P = I·Ū + R·I²", $"P {i.PowerW} W", s.CurrentA, Current, Sources.Battery)
-            .Step("P_R", "Lost in resistance", "I²·R", $"{s.CurrentA:0.###}² × R", s.ResistiveW, ElectricPower, Sources.Battery)
-            .Step("P_c", "Lost in taking charge", "(1 − η)·I·Ū", $"η {bank.Cell.CoulombicEfficiency}", s.CoulombicW, ElectricPower, Sources.Battery)
-            .Step("P_k", "Lost to fast discharge", "(I_eff − I)·Ū", $"k {bank.Cell.Peukert}", s.PeukertW, ElectricPower, Sources.Peukert)
+            .Step("s'", "Charge after", "s + η·I·Δt/(3600·Q)", $"{i.Soc} + {s.CurrentA:0.###} A × {i.SecondsLong} s", s.Soc, Fraction, Citations.Battery)
+            .Step("I", "Current", "root of P = I·Ū + R·I²", $"P {i.PowerW} W", s.CurrentA, Current, Citations.Battery)
+            .Step("P_R", "Lost in resistance", "I²·R", $"{s.CurrentA:0.###}² × R", s.ResistiveW, ElectricPower, Citations.Battery)
+            .Step("P_c", "Lost in taking charge", "(1 − η)·I·Ū", $"η {bank.Cell.CoulombicEfficiency}", s.CoulombicW, ElectricPower, Citations.Battery)
+            .Step("P_k", "Lost to fast discharge", "(I_eff − I)·Ū", $"k {bank.Cell.Peukert}", s.PeukertW, ElectricPower, Citations.Peukert)
             .Number("in", "Takes at most", mostIn, ElectricPower)
             .Number("out", "Gives at most", mostOut, ElectricPower).Done();
     }
 
     /// <summary>A day or several.</summary>
-    [Calculator("energy-day", "Days of a simple rig", "Does it last?", SourceIds = [nameof(Sources.EnergyBalance), nameof(Sources.InverterCurve)])]
+    [Calculator("energy-day", "Days of a simple rig", "Does it last?", CitationIds = [nameof(Citations.EnergyBalance), nameof(Citations.InverterCurve)])]
     public static CalculationResult Day(LumpedDayInput i)
     {
         var (energyCase, cabin) = Rig(i);
         var r = EnergySimulation.Run(energyCase, cabin);
         return new ResultBuilder()
-            .Step("E_u", "The unit takes", "Σ P·Δt", $"{energyCase.Steps} steps of {energyCase.StepS} s", r.Ledger.AirconWh, QuantityKind.Energy, Sources.EnergyBalance)
-            .Step("E_s", "The sun gives", "Σ N·P·G/1000·…·Δt", $"{i.Modules} × {i.ModuleW} W", r.Ledger.PvAvailableWh, QuantityKind.Energy, Sources.Modules)
+            .Step("E_u", "The unit takes", "Σ P·Δt", $"{energyCase.Steps} steps of {energyCase.StepS} s", r.Ledger.AirconWh, QuantityKind.Energy, Citations.EnergyBalance)
+            .Step("E_s", "The sun gives", "Σ N·P·G/1000·…·Δt", $"{i.Modules} × {i.ModuleW} W", r.Ledger.PvAvailableWh, QuantityKind.Energy, Citations.Modules)
             .Number("E_c", "of it without a taker", r.Ledger.CurtailedWh, QuantityKind.Energy)
-            .Step("s_min", "Lowest charge", "smallest of the run", $"{i.Batteries} × {i.BatteryAh} Ah", r.MinSoc, Fraction, Sources.EnergyBalance)
+            .Step("s_min", "Lowest charge", "smallest of the run", $"{i.Batteries} × {i.BatteryAh} Ah", r.MinSoc, Fraction, Citations.EnergyBalance)
             .Number("s_end", "Charge at the end", r.EndSoc, Fraction)
             .Number("h", "Hours held", r.HeldHours, QuantityKind.Hours)
-            .Judge(r.CutOffHour is { } dark ? Finding.Of("energy.cut-off", Severity.Stop, $"Everything goes dark after {dark:Hours}.") : r.MinSoc < i.Reserve ? Finding.Of("energy.reserve", Severity.Stop, $"It falls to {r.MinSoc:Fraction}, below the reserve of {i.Reserve:Fraction}.") : null)
-            .Judge(EnergyStation.NotClosing(r.Ledger).FirstOrDefault()).Done();
+            .Judge(RunFindings.Dark(r.CutOffHour) is { } dark ? dark : r.MinSoc < i.Reserve ? Finding.Of(FindingCode.EnergyReserve, Severity.Stop, $"It falls to {r.MinSoc:Fraction}, below the reserve of {i.Reserve:Fraction}.") : null)
+            .Judge(RunFindings.NotClosing(r.Ledger).FirstOrDefault()).Done();
     }
 
     /// <summary>The smallest kit of the same rig.</summary>
-    [Calculator("size-system", "The smallest battery for each array", "What is the smallest kit that does it?", SourceIds = [nameof(Sources.EnergyBalance)])]
+    [Calculator("size-system", "The smallest battery for each array", "What is the smallest kit that does it?", CitationIds = [nameof(Citations.EnergyBalance)])]
     public static CalculationResult Kit(LumpedDayInput i)
     {
         var (energyCase, cabin) = Rig(i);
         var free = EnergySimulation.Run(energyCase with { Bank = new BatteryBank(Chemistry.Lfp, 16, 1e7), Inverter = new EnergyInverter(new InverterModel(1e6, 0), 1e6), Modules = energyCase.Modules with { Count = 0 } }, cabin);
         var demand = energyCase with { AirconW = free.AirconW, Recorded = false, GiveUpSoc = i.Reserve };
         var least = SystemSizing.Staircase(i.Batteries, i.Modules, kit => SystemSizing.Holds(EnergySimulation.Run(demand with { Bank = Bank(i, kit.Batteries), Modules = demand.Modules with { Count = kit.Modules } }), i.Reserve));
-        var result = new ResultBuilder().Step("E_u", "The unit takes", "Σ P·Δt with all the supply it wants", $"{i.Days} days", free.Ledger.AirconWh, QuantityKind.Energy, Sources.EnergyBalance);
+        var result = new ResultBuilder().Step("E_u", "The unit takes", "Σ P·Δt with all the supply it wants", $"{i.Days} days", free.Ledger.AirconWh, QuantityKind.Energy, Citations.EnergyBalance);
         for (var a = 0; a < least.Length; a++)
             result.Words($"{a}", $"with {a} modules", least[a] < 0 ? $"more than {i.Batteries}" : FormattableString.Invariant($"{least[a]} batteries"));
-        return result.Judge(least[^1] < 0 ? Finding.Of("size.none", Severity.Stop, $"Nothing within {i.Batteries} batteries and {i.Modules} modules holds.") : null).Done();
+        return result.Judge(least[^1] < 0 ? RunFindings.NothingHolds(i.Batteries, i.Modules, Phrase.Of($"{i.Days} days")) : null).Done();
     }
 
     private static BatteryBank Bank(LumpedDayInput i, int batteries) => new(Chemistry.Lfp, 16, i.BatteryAh * batteries, extraResistance: 0.006 / batteries);
@@ -141,8 +141,8 @@ public static class RunCalculators
         var stepS = i.StepMinutes * 60;
         var hours = Enumerable.Range(0, i.Days * 86400 / stepS).Select(k => (18 + (k + 0.5) * stepS / 3600) % 24).ToArray();
         double[] Map(Func<double, double> f) => Array.ConvertAll(hours, h => f(h));
-        double Loads(double h, Func<HourlyLoadInput, bool> which) => i.Loads.Where(l => which(l) && Survey.Day.Within(h, l.From, l.To)).Sum(l => l.PowerW);
-        double Warmth(double h) => Loads(h, l => l.Inside) + (Survey.Day.Within(h, i.PeopleFrom, i.PeopleTo) ? i.People * PersonW : 0);
+        double Loads(double h, Func<HourlyLoadInput, bool> which) => i.Loads.Where(l => which(l) && Physics.Day.Within(h, l.From, l.To)).Sum(l => l.PowerW);
+        double Warmth(double h) => Loads(h, l => l.Inside) + (Physics.Day.Within(h, i.PeopleFrom, i.PeopleTo) ? i.People * PersonW : 0);
         var outdoor = Map(h => i.MeanC + i.SwingK * Math.Cos(2 * Math.PI * (h - 15) / 24));
         var sun = Map(h => h is > 6 and < 20 ? i.NoonWm2 * Math.Sin(Math.PI * (h - 6) / 14) : 0);
         var energyCase = new EnergyCase
@@ -156,7 +156,7 @@ public static class RunCalculators
             DcLoadW = Map(h => i.DcW + Loads(h, l => !l.BehindInverter)),
             AcLoadW = Map(h => i.AcW + Loads(h, l => l.BehindInverter)),
             StartSoc = i.StartSoc,
-            ShoreW = i.ShoreW > 0 ? Map(h => Survey.Day.Within(h, i.ShoreFrom, i.ShoreTo) ? i.ShoreW : 0) : null,
+            ShoreW = i.ShoreW > 0 ? Map(h => Physics.Day.Within(h, i.ShoreFrom, i.ShoreTo) ? i.ShoreW : 0) : null,
             ChargerAcMaxW = i.ChargerW,
             Assist = i.Assist,
             Levels = new BatteryLevels(i.AirOffSoc, i.AirOnSoc, i.CutSoc, i.ReconnectSoc),

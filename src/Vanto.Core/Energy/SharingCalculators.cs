@@ -1,6 +1,7 @@
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 using static Vanto.Core.Quantities.QuantityKind;
 
 namespace Vanto.Core.Energy;
@@ -57,56 +58,56 @@ public sealed record DegreeInput : DesignPart
 public static class SharingCalculators
 {
     /// <summary>A shore connection shared.</summary>
-    [Calculator("share-shore", "Sharing a shore connection", "What is left for the charger, or must wait", SourceIds = [nameof(Sources.Trade)])]
+    [Calculator("share-shore", "Sharing a shore connection", "What is left for the charger, or must wait", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult Shore(ShoreInput i)
     {
         var s = OtherSources.Shore(i.Volts, i.BreakerA, i.LoadW, i.ChargerW, i.Share);
         return new ResultBuilder()
-            .Step("P", "Limit", "V·I·share", $"{i.Volts} × {i.BreakerA} × {i.Share}", s.LimitW, ElectricPower, Sources.Trade)
-            .Step("P_s", "From shore", "min(load, limit)", $"{i.LoadW}, {s.LimitW}", s.FromShoreW, ElectricPower, Sources.Arithmetic)
+            .Step("P", "Limit", "V·I·share", $"{i.Volts} × {i.BreakerA} × {i.Share}", s.LimitW, ElectricPower, Citations.Trade)
+            .Step("P_s", "From shore", "min(load, limit)", $"{i.LoadW}, {s.LimitW}", s.FromShoreW, ElectricPower, Citations.Arithmetic)
             .Number("rest", "Left to the inverter, or shed", s.LeftW, ElectricPower)
             .Number("P_c", "To the charger", s.ChargerW, ElectricPower).Done();
     }
 
     /// <summary>Charging while driving.</summary>
-    [Calculator("dc-dc-charger", "Charging while driving", "What the alternator can spare", SourceIds = [nameof(Sources.Trade)])]
+    [Calculator("dc-dc-charger", "Charging while driving", "What the alternator can spare", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult DcDc(DcDcInput i)
     {
         var d = OtherSources.DcDc(i.AlternatorA, i.Share, i.VehicleA, i.LimitA, i.OutputV);
         return new ResultBuilder()
-            .Step("I", "Free", "rated·share − vehicle", $"{i.AlternatorA} × {i.Share} − {i.VehicleA}", d.FreeA, Current, Sources.Trade)
-            .Step("P", "Into the bank", "min(limit·V, 0.90·14·free)", $"{i.LimitA} A × {i.OutputV} V", d.OutputW, ElectricPower, Sources.Trade)
+            .Step("I", "Free", "rated·share − vehicle", $"{i.AlternatorA} × {i.Share} − {i.VehicleA}", d.FreeA, Current, Citations.Trade)
+            .Step("P", "Into the bank", "min(limit·V, 0.90·14·free)", $"{i.LimitA} A × {i.OutputV} V", d.OutputW, ElectricPower, Citations.Trade)
             .Number("s", "Share of its hot output", d.ShareOfHotOutput, Fraction)
-            .Judge(d.ShareOfHotOutput > 0.5 ? Finding.Of("alt.hot", Severity.Caution, $"The charger takes {d.ShareOfHotOutput:Fraction} of what the alternator gives hot: it overheats at idle. Lower the limit, or watch its temperature.") : null).Done();
+            .Judge(OtherSources.JudgeHot(d)).Done();
     }
 
     /// <summary>A unit on its own array.</summary>
-    [Calculator("pv-assist", "Sun and mains at one unit", "How a unit with its own array shares", SourceIds = [nameof(Sources.Trade)])]
+    [Calculator("pv-assist", "Sun and mains at one unit", "How a unit with its own array shares", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult Assist(PvAssistInput i)
     {
         var p = OtherSources.PvAssist(i.AirconW, i.ArrayW);
         return new ResultBuilder()
-            .Step("P_s", "From the sun", "min(unit, 0.97·array)", $"{i.AirconW}, 0.97 × {i.ArrayW}", p.FromSunW, ElectricPower, Sources.Trade)
+            .Step("P_s", "From the sun", "min(unit, 0.97·array)", $"{i.AirconW}, 0.97 × {i.ArrayW}", p.FromSunW, ElectricPower, Citations.Trade)
             .Number("P_m", "From the mains", p.FromMainsW, ElectricPower)
             .Number("rest", "Without a taker", p.CurtailedW, ElectricPower).Done();
     }
 
     /// <summary>Cooling ahead.</summary>
-    [Calculator("pre-cool", "Cooling ahead", "Is it worth cooling below the set-point by day?", SourceIds = [nameof(Sources.HeatBalance)])]
+    [Calculator("pre-cool", "Cooling ahead", "Is it worth cooling below the set-point by day?", CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult PreCool(PreCoolInput i)
     {
         var p = LimitedPower.PreCool(i.CapacityKJK * 1000, i.ConductanceWK, i.Kelvin, i.SensibleW);
         var spent = p.StoredWh / (i.SensibleShare * i.Cop);
         return new ResultBuilder()
-            .Step("τ", "Time constant", "C/UA", $"{i.CapacityKJK} kJ/K / {i.ConductanceWK}", p.TimeConstantH, QuantityKind.Hours, Sources.HeatBalance)
-            .Step("t", "The unit may rest", "τ·ln(1 + UA·ΔT/Q)", $"ΔT {i.Kelvin} K, Q {i.SensibleW} W", p.RestH, QuantityKind.Hours, Sources.HeatBalance)
-            .Step("E", "Cooling avoided", "Q·t", $"{i.SensibleW} × {p.RestH:0.##}", p.AvoidedWh, QuantityKind.HeatEnergy, Sources.HeatBalance)
-            .Step("W", "Extra drawn by day", "C·ΔT/(SHR·COP)", $"{p.StoredWh:0} / ({i.SensibleShare} × {i.Cop})", spent, QuantityKind.Energy, Sources.HeatBalance)
-            .Judge(i.CurtailedWh >= spent ? Finding.Of("limited.pre-cool", Severity.Note, $"The sun without a taker covers it: cool ahead.") : Finding.Of("limited.pre-cool-costs", Severity.Note, $"Without surplus it costs more than it saves.")).Done();
+            .Step("τ", "Time constant", "C/UA", $"{i.CapacityKJK} kJ/K / {i.ConductanceWK}", p.TimeConstantH, QuantityKind.Hours, Citations.HeatBalance)
+            .Step("t", "The unit may rest", "τ·ln(1 + UA·ΔT/Q)", $"ΔT {i.Kelvin} K, Q {i.SensibleW} W", p.RestH, QuantityKind.Hours, Citations.HeatBalance)
+            .Step("E", "Cooling avoided", "Q·t", $"{i.SensibleW} × {p.RestH:0.##}", p.AvoidedWh, QuantityKind.HeatEnergy, Citations.HeatBalance)
+            .Step("W", "Extra drawn by day", "C·ΔT/(SHR·COP)", $"{p.StoredWh:0} / ({i.SensibleShare} × {i.Cop})", spent, QuantityKind.Energy, Citations.HeatBalance)
+            .Judge(i.CurtailedWh >= spent ? Finding.Of(FindingCode.LimitedPreCool, Severity.Note, $"The sun without a taker covers it: cool ahead.") : Finding.Of(FindingCode.LimitedPreCoolCosts, Severity.Note, $"Without surplus it costs more than it saves.")).Done();
     }
 
     /// <summary>What one degree costs.</summary>
-    [Calculator("degree-cost", "What one degree costs", "Quick estimate; the simulation replaces it", SourceIds = [nameof(Sources.HeatBalance)])]
+    [Calculator("degree-cost", "What one degree costs", "Quick estimate; the simulation replaces it", CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Degree(DegreeInput i) => new ResultBuilder()
-        .Step("W", "A degree", "UA·1 K·h/(SHR·COP)", $"{i.ConductanceWK} × {i.Hours}/({i.SensibleShare} × {i.Cop})", LimitedPower.DegreeWh(i.ConductanceWK, i.Hours, i.SensibleShare, i.Cop), QuantityKind.Energy, Sources.HeatBalance).Done();
+        .Step("W", "A degree", "UA·1 K·h/(SHR·COP)", $"{i.ConductanceWK} × {i.Hours}/({i.SensibleShare} × {i.Cop})", LimitedPower.DegreeWh(i.ConductanceWK, i.Hours, i.SensibleShare, i.Cop), QuantityKind.Energy, Citations.HeatBalance).Done();
 }

@@ -1,5 +1,3 @@
-using Vanto.Core.Findings;
-
 namespace Vanto.Core.Energy;
 
 /// <summary>One design of the map: batteries in parallel and modules on the roof.</summary>

@@ -1,3 +1,4 @@
+using System.Reflection;
 using System.Text.Json.Serialization;
 
 namespace Vanto.Core.Findings;
@@ -16,12 +17,22 @@ public sealed record Remedy(Phrase Words, Phrase Effect, [property: JsonIgnore] 
 }
 
 /// <summary>A judgement with its reason in numbers and its ways out.</summary>
-/// <param name="Code">Stable name, such as <c>start.thin-margin</c>.</param>
+/// <param name="Code">Its stable name, one of <see cref="FindingCode"/>.</param>
 /// <param name="Level">Stop, caution or note.</param>
 /// <param name="Words">The reason.</param>
 /// <param name="Remedies">Ways out, cheapest first.</param>
 public sealed record Finding(string Code, Severity Level, Phrase Words, IReadOnlyList<Remedy> Remedies)
 {
-    /// <summary>A finding without ways out to offer.</summary>
-    public static Finding Of(string code, Severity level, PhraseHandler words) => new(code, level, words.Finish(), []);
+    private static readonly Dictionary<FindingCode, JudgedAttribute> Known = Enum.GetValues<FindingCode>()
+        .ToDictionary(c => c, c => typeof(FindingCode).GetField(c.ToString())!.GetCustomAttribute<JudgedAttribute>()!);
+
+    /// <summary>What findings of a code can be.</summary>
+    public static JudgedAttribute About(FindingCode code) => Known[code];
+
+    /// <summary>A finding.</summary>
+    public static Finding Of(FindingCode code, Severity level, PhraseHandler words) => Of(code, level, words.Finish());
+
+    /// <summary>A finding, with ways out to offer where there are any.</summary>
+    public static Finding Of(FindingCode code, Severity level, Phrase words, IReadOnlyList<Remedy>? remedies = null) =>
+        new(Known[code].Name, level, words, remedies ?? []);
 }

@@ -3,7 +3,7 @@ using Vanto.Core.Quantities;
 namespace Vanto.Core.Findings;
 
 /// <summary>One line of a working: a symbol, how it is found, the numbers put in, the result and where the formula stands.</summary>
-public sealed record WorkingStep(string Symbol, string Formula, string Numbers, double Value, string Unit, Source Source);
+public sealed record WorkingStep(string Symbol, string Formula, string Numbers, double Value, string Unit, Citation Citation);
 
 /// <summary>How a figure came about, so that it can be checked with a pencil.</summary>
 public sealed record Working(IReadOnlyList<WorkingStep> Steps)
@@ -21,16 +21,16 @@ public sealed class WorkingBuilder
     private readonly List<WorkingStep> _steps = [];
 
     /// <summary>Adds one line.</summary>
-    public WorkingBuilder Step(string symbol, string formula, FormattableString numbers, double value, string unit, Source source)
+    public WorkingBuilder Step(string symbol, string formula, FormattableString numbers, double value, string unit, Citation citation)
     {
-        _steps.Add(new WorkingStep(symbol, formula, FormattableString.Invariant(numbers), value, unit, source));
+        _steps.Add(new WorkingStep(symbol, formula, FormattableString.Invariant(numbers), value, unit, citation));
         return this;
     }
 
     /// <summary>Adds a number that was put in.</summary>
-    public WorkingBuilder Given(string symbol, string what, double value, string unit, Source source)
+    public WorkingBuilder Given(string symbol, string what, double value, string unit, Citation citation)
     {
-        _steps.Add(new WorkingStep(symbol, what, "given", value, unit, source));
+        _steps.Add(new WorkingStep(symbol, what, "given", value, unit, citation));
         return this;
     }
 

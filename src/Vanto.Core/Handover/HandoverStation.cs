@@ -46,10 +46,10 @@ public sealed class HandoverStation : Station<HandoverAssessment>
         var draft = stops > 0 || missing > 0;
         var findings = new List<Finding>();
         if (stops > 0)
-            findings.Add(Finding.Of("handover.incomplete", Severity.Stop,
+            findings.Add(Finding.Of(FindingCode.HandoverIncomplete, Severity.Stop,
                 $"{(stops == 1 ? "One stop is" : $"{stops} stops are")} open in earlier stations; the sheet prints as a draft."));
         if (missing > 0)
-            findings.Add(Finding.Of("handover.unproved", Severity.Caution, $"{missing} of {proof.Count} start-up readings are not taken; the sheet prints as a draft."));
+            findings.Add(Finding.Of(FindingCode.HandoverUnproved, Severity.Caution, $"{missing} of {proof.Count} start-up readings are not taken; the sheet prints as a draft."));
         var verdict = new Verdict(stops > 0 ? StationState.Stop : draft ? StationState.Open : StationState.Passed,
             draft ? Phrase.Of($"The sheet is a draft.") : Phrase.Of($"The sheet is ready to hand over."),
             stops > 0 ? Phrase.Of($"Clear the open stops first.")

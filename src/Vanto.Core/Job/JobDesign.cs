@@ -5,6 +5,7 @@ using Vanto.Core.Handover;
 using Vanto.Core.Load;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 

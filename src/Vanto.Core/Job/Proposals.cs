@@ -1,7 +1,6 @@
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
-using Vanto.Core.Survey;
 
 namespace Vanto.Core.Job;
 

@@ -61,10 +61,10 @@ public static class SeasonRun
     private static IEnumerable<Finding> Findings(JobDesign design, YearResult year, PartLoadYear? part, AcUnit? unit, int? worst, double[]? peaks)
     {
         if (worst is { } month && peaks is not null && peaks[month - 1] > 1.02 * peaks[design.Survey.Place.Month - 1])
-            yield return Finding.Of("design.month", Severity.Caution, $"Month {month} has a higher peak than the design month: {peaks[month - 1]:Power} against {peaks[design.Survey.Place.Month - 1]:Power}. Low sun on the windows does it.");
+            yield return Finding.Of(FindingCode.DesignMonth, Severity.Caution, $"Month {month} has a higher peak than the design month: {peaks[month - 1]:Power} against {peaks[design.Survey.Place.Month - 1]:Power}. Low sun on the windows does it.");
         if (part is { BelowShare: > 0.4 } && unit is { SingleSpeed: false })
-            yield return Finding.Of("unit.turn-down-year", part.BelowShare > 0.7 || part.CyclingLossShare > 0.10 ? Severity.Caution : Severity.Note, $"In {part.BelowShare:Fraction} of the cooling hours of the year {unit.Id} cycles below its lowest steady cooling.");
+            yield return Finding.Of(FindingCode.UnitTurnDownYear, part.BelowShare > 0.7 || part.CyclingLossShare > 0.10 ? Severity.Caution : Severity.Note, $"In {part.BelowShare:Fraction} of the cooling hours of the year {unit.Id} cycles below its lowest steady cooling.");
         if (part is { UnmetHours: > 0 })
-            yield return Finding.Of("unit.unmet-year", Severity.Note, $"{part.UnmetHours} of {year.CoolingHours} cooling hours ask for more than {unit!.Id} gives.");
+            yield return Finding.Of(FindingCode.UnitUnmetYear, Severity.Note, $"{part.UnmetHours} of {year.CoolingHours} cooling hours ask for more than {unit!.Id} gives.");
     }
 }

@@ -4,8 +4,8 @@ using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Handover;
 using Vanto.Core.Load;
-using Vanto.Core.Stations;
 using Vanto.Core.Start;
+using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 

@@ -1,6 +1,5 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
-using Vanto.Core.Quantities;
 using Vanto.Core.Survey;
 
 namespace Vanto.Core.Load;
@@ -13,19 +12,18 @@ internal static class AirFindings
     {
         var freshLs = 1000 * (space.AirChangesPerHour * space.VolumeM3 / 3600 + space.FreshAirM3s);
         var flame = survey.Cooking.Where(c => c.Kind == StoveKind.Propane).Select(c => c.PowerW).DefaultIfEmpty(0).Max();
-        if (flame > 0 && freshLs < AirExchange.FlameAirLs(flame))
-            yield return Finding.Of("air.flame", Severity.Stop, $"An unvented flame of {flame:Power} needs {AirExchange.FlameAirLs(flame) / 1000:AirFlow} of outdoor air; {freshLs / 1000:AirFlow} come in. Carbon monoxide kills: open a vent, fit and try an alarm.");
-        var breath = Breath(survey, freshLs);
-        if (breath > 1200)
-            yield return Finding.Of("air.breath", breath > 5000 ? Severity.Stop : breath > 2000 ? Severity.Caution : Severity.Note, $"The air settles at {breath:Count} ppm of carbon dioxide with {freshLs / 1000:AirFlow} of fresh air; below 1,200 is fresh, above 5,000 is past the workplace limit.");
+        if (AirExchange.JudgeFlame(flame, freshLs / 1000) is { } starved)
+            yield return starved;
+        if (AirExchange.JudgeBreath(Breath(survey, freshLs), freshLs / 1000) is { } stuffy)
+            yield return stuffy;
         var at32 = soak.Hold.First(h => h.LimitC == 32).Minutes;
         if (survey.Occupants.Any(o => o.Alone) && at32 is < 60 && !(survey.Sources.Generator is { Fitted: true, AutoStart: true } || survey.Sources.Shore.Fitted))
-            yield return Finding.Of("hold.animal", Severity.Stop, $"Left alone, whoever is inside has {at32 ?? 0:Count} minutes until 32 °C once the unit stops, and there is no second source of power.");
+            yield return Finding.Of(FindingCode.HoldAnimal, Severity.Stop, $"Left alone, whoever is inside has {at32 ?? 0:Count} minutes until 32 °C once the unit stops, and there is no second source of power.");
         if (survey.Shades.Count > 0)
         {
             var bare = held.Solve(space with { Shades = [] }).PeakW;
             if (day.PeakW < 0.85 * bare)
-                yield return Finding.Of("shade.parking", Severity.Note, $"Shade takes {1 - day.PeakW / bare:Fraction} off the peak: in the open it is {bare:Power}.");
+                yield return Finding.Of(FindingCode.ShadeParking, Severity.Note, $"Shade takes {1 - day.PeakW / bare:Fraction} off the peak: in the open it is {bare:Power}.");
         }
         if (DampWall(survey, design, space) is { } damp)
             yield return damp;
@@ -54,7 +52,7 @@ internal static class AirFindings
             var u = Layers.Transmittance(face.Layers, inside, 1 / ThermalSpace.OutsideFilm(face, survey.Climate.WinterWindMs, 273.15)) + face.ExtraTransmittance;
             var surface = design.HeatC - u * inside * (design.HeatC - survey.Climate.WinterC);
             if (surface < dew)
-                return Finding.Of("skin.condense", Severity.Caution, $"In the coldest night the lining stands at {surface:Temperature} on the mean, below the room's dew point of {dew:Temperature}: it will be wet.");
+                return Finding.Of(FindingCode.SkinCondense, Severity.Caution, $"In the coldest night the lining stands at {surface:Temperature} on the mean, below the room's dew point of {dew:Temperature}: it will be wet.");
         }
         return null;
     }

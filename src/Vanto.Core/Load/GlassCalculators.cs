@@ -1,6 +1,6 @@
-using Vanto.Core.Physics;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using static Vanto.Core.Quantities.QuantityKind;
 
@@ -25,15 +25,15 @@ public sealed record GlazingInput : DesignPart
 public static class GlassCalculators
 {
     /// <summary>Window.</summary>
-    [Calculator("glazing", "Window", "Sun and warmth through a pane with its shade.", SourceIds = [nameof(Sources.Glass)])]
+    [Calculator("glazing", "Window", "Sun and warmth through a pane with its shade.", CitationIds = [nameof(Citations.Glass)])]
     public static CalculationResult Glazing(GlazingInput i)
     {
         var modifier = Glass.IncidenceModifier(i.IncidenceDeg, i.DoublePane);
         var diffuse = Glass.DiffuseModifier(i.DoublePane);
         var u = 1 / (1 / i.U + i.CoverR);
         return new ResultBuilder()
-            .Step("IAM", "Modifier of the angle", "table by angle of incidence", $"{i.IncidenceDeg}°", modifier, QuantityKind.Number, Sources.Glass)
-            .Step("q_sun", "Sun let through", "A·SHGC·IAC·(I_dir·IAM + I_dif·IAM_d)", $"{i.AreaM2}·{i.Shgc}·{i.InteriorShade}·({i.DirectWm2}·{modifier:0.###} + {i.DiffuseWm2}·{diffuse})", i.AreaM2 * i.Shgc * i.InteriorShade * (i.DirectWm2 * modifier + i.DiffuseWm2 * diffuse), Power, Sources.Glass)
-            .Step("q_warm", "Warmth through it", "A·ΔT/(1/U + R_cover)", $"U_eff {u:0.###}", i.AreaM2 * u * i.DifferenceK, Power, Sources.Glass).Done();
+            .Step("IAM", "Modifier of the angle", "table by angle of incidence", $"{i.IncidenceDeg}°", modifier, QuantityKind.Number, Citations.Glass)
+            .Step("q_sun", "Sun let through", "A·SHGC·IAC·(I_dir·IAM + I_dif·IAM_d)", $"{i.AreaM2}·{i.Shgc}·{i.InteriorShade}·({i.DirectWm2}·{modifier:0.###} + {i.DiffuseWm2}·{diffuse})", i.AreaM2 * i.Shgc * i.InteriorShade * (i.DirectWm2 * modifier + i.DiffuseWm2 * diffuse), Power, Citations.Glass)
+            .Step("q_warm", "Warmth through it", "A·ΔT/(1/U + R_cover)", $"U_eff {u:0.###}", i.AreaM2 * u * i.DifferenceK, Power, Citations.Glass).Done();
     }
 }

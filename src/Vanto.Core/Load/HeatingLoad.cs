@@ -58,7 +58,7 @@ public static class HeatingLoad
         var (low, high) = (curve[0].OutdoorC, curve[^1].OutdoorC);
         if (Spare(low) >= 0)
             return (BalanceKind.BelowLowest, low);
-        return Spare(high) < 0 ? (BalanceKind.AboveHighest, high) : (BalanceKind.At, Roots.Bisect(Spare, low, high, 1e-6));
+        return Spare(high) < 0 ? (BalanceKind.AboveHighest, high) : (BalanceKind.At, Roots.OfRising(Spare, low, high, 1e-6));
     }
 
     /// <summary>Capacity of a curve at a temperature inside it.</summary>

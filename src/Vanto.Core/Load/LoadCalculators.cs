@@ -134,24 +134,24 @@ public static class LoadCalculators
     private const int StepS = 300;
 
     /// <summary>How much must go out.</summary>
-    [Calculator("design-cooling-load", "Cooling load of a box", "How many watts on the design day, and what causes them.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.SolAir), nameof(Sources.Glass), nameof(Sources.People)])]
+    [Calculator("design-cooling-load", "Cooling load of a box", "How many watts on the design day, and what causes them.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.SolAir), nameof(Citations.Glass), nameof(Citations.People)])]
     public static CalculationResult CoolingLoad(BoxInput i)
     {
         var space = i.Space();
         var (load, _) = DesignCoolingLoad.Solve(space, DesignDay.Steps(space.Weather, StepS));
         var result = new ResultBuilder()
-            .Step("UA", "Skin and glass lose", "Σ U·A", $"{space.Faces.Count} faces, {space.Windows.Count} windows", new ThermalSpace(space).SkinWK, Conductance, Sources.Films)
-            .Step("Q", "Peak load", "heat balance, the day repeated", $"hour {load.PeakHour + 1}", load.PeakW, Power, Sources.HeatBalance)
+            .Step("UA", "Skin and glass lose", "Σ U·A", $"{space.Faces.Count} faces, {space.Windows.Count} windows", new ThermalSpace(space).SkinWK, Conductance, Citations.Films)
+            .Step("Q", "Peak load", "heat balance, the day repeated", $"hour {load.PeakHour + 1}", load.PeakW, Power, Citations.HeatBalance)
             .Number("h", "in the hour that begins at", load.PeakHour, HourOfDay)
             .Number("SHR", "Sensible share", load.PeakSensibleShare, Fraction)
-            .Step("Q_day", "Heat of the day", "Σ hourly means", $"24 h", load.DayWh, HeatEnergy, Sources.HeatBalance);
+            .Step("Q_day", "Heat of the day", "Σ hourly means", $"24 h", load.DayWh, HeatEnergy, Citations.HeatBalance);
         foreach (var cause in Enum.GetValues<Cause>())
             result.Number(cause.ToString(), Calls.Name(cause), load.ByCause[(int)cause][load.PeakHour], Power);
         return result.Done();
     }
 
     /// <summary>The engine itself.</summary>
-    [Calculator("space-model", "Heat balance of a box", "What a lived-in box does by itself through the repeating design day, and whether its energy closes.", SourceIds = [nameof(Sources.HeatBalance)])]
+    [Calculator("space-model", "Heat balance of a box", "What a lived-in box does by itself through the repeating design day, and whether its energy closes.", CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Model(BoxInput i)
     {
         var space = i.Space();
@@ -175,13 +175,13 @@ public static class LoadCalculators
             }
         }
         return new ResultBuilder()
-            .Step("T_max", "Warmest, nothing cooling", "T = B/A each 300 s, day 20", $"{model.NodeCount} nodes", warm, Temperature, Sources.HeatBalance)
+            .Step("T_max", "Warmest, nothing cooling", "T = B/A each 300 s, day 20", $"{model.NodeCount} nodes", warm, Temperature, Citations.HeatBalance)
             .Number("T_min", "Coolest", cold, Temperature)
-            .Step("r", "Largest fault of the energy balance, J a step", "Σ heat in − Δ stored", $"{drivers.Steps} steps", off, QuantityKind.Number, Sources.HeatBalance).Done();
+            .Step("r", "Largest fault of the energy balance, J a step", "Σ heat in − Δ stored", $"{drivers.Steps} steps", off, QuantityKind.Number, Citations.HeatBalance).Done();
     }
 
     /// <summary>Which way to park.</summary>
-    [Calculator("heading-sweep", "Which way to park", "The peak load of a box at sixteen headings.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.Transposition)])]
+    [Calculator("heading-sweep", "Which way to park", "The peak load of a box at sixteen headings.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Transposition)])]
     public static CalculationResult Headings(BoxInput i)
     {
         var space = i.Space();
@@ -189,38 +189,38 @@ public static class LoadCalculators
         var sweep = Enumerable.Range(0, 16).Select(k => (Heading: k * 22.5, held.Solve(space with { HeadingDeg = k * 22.5 }).PeakW)).ToList();
         var (best, worst) = (sweep.MinBy(s => s.PeakW), sweep.MaxBy(s => s.PeakW));
         var result = new ResultBuilder()
-            .Step("best", "Best heading", "smallest of 16 peaks", $"{best.PeakW:0} W", best.Heading, Degrees, Sources.HeatBalance)
-            .Step("worst", "Worst heading", "largest of 16 peaks", $"{worst.PeakW:0} W", worst.Heading, Degrees, Sources.HeatBalance);
+            .Step("best", "Best heading", "smallest of 16 peaks", $"{best.PeakW:0} W", best.Heading, Degrees, Citations.HeatBalance)
+            .Step("worst", "Worst heading", "largest of 16 peaks", $"{worst.PeakW:0} W", worst.Heading, Degrees, Citations.HeatBalance);
         foreach (var (heading, watts) in sweep)
             result.Number($"{heading:0.#}°", FormattableString.Invariant($"nose to {heading:0.#}°"), watts, Power);
         return result.Done();
     }
 
     /// <summary>What would buy most.</summary>
-    [Calculator("load-sensitivity", "What a change buys", "Each measure on a box, on its own, the largest first.", SourceIds = [nameof(Sources.HeatBalance)])]
+    [Calculator("load-sensitivity", "What a change buys", "Each measure on a box, on its own, the largest first.", CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Sensitivity(BoxInput i)
     {
         var assessment = LoadStation.Assess(i.Survey(), new LoadDesign { SetpointC = i.SetpointC, HumidityPct = i.InsideHumidityPct });
-        var result = new ResultBuilder().Step("Q", "Peak load now", "heat balance", $"hour {assessment.PeakHour + 1}", assessment.PeakW, Power, Sources.HeatBalance);
+        var result = new ResultBuilder().Step("Q", "Peak load now", "heat balance", $"hour {assessment.PeakHour + 1}", assessment.PeakW, Power, Citations.HeatBalance);
         foreach (var measure in assessment.Measures)
-            result.Step(measure.Id, measure.Words.InUnits(), "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power, Sources.HeatBalance);
+            result.Step(measure.Id, measure.Words.InUnits(), "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power, Citations.HeatBalance);
         return result.Done();
     }
 
     /// <summary>Closed up in the sun.</summary>
-    [Calculator("heat-soak", "Closed up in the sun", "How hot a box gets with nobody in and nothing cooling.", SourceIds = [nameof(Sources.HeatBalance)])]
+    [Calculator("heat-soak", "Closed up in the sun", "How hot a box gets with nobody in and nothing cooling.", CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Soak(BoxInput i)
     {
         var space = i.Space();
         var soak = new HeatSoak(space, DesignDay.Steps(space.Weather, StepS));
         return new ResultBuilder()
-            .Step("T", "It reaches", "the day repeated, air floating", $"{space.Weather.DryBulbC} °C outdoors", soak.Peak.AirC, Temperature, Sources.HeatBalance)
+            .Step("T", "It reaches", "the day repeated, air floating", $"{space.Weather.DryBulbC} °C outdoors", soak.Peak.AirC, Temperature, Citations.HeatBalance)
             .Number("h", "at", soak.Peak.Hour, HourOfDay)
             .Number("T_15", "at 15:00 it stands at", soak.At(15), Temperature).Done();
     }
 
     /// <summary>How long it is safe after a power cut.</summary>
-    [Calculator("hold-time", "Minutes after the unit stops", "How long a held box stays below temperatures once nothing cools.", SourceIds = [nameof(Sources.HeatBalance)])]
+    [Calculator("hold-time", "Minutes after the unit stops", "How long a held box stays below temperatures once nothing cools.", CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Hold(HoldTimeInput i)
     {
         var space = i.Space();
@@ -228,68 +228,68 @@ public static class LoadCalculators
         double[] limits = [28, 30, 32, 35];
         var minutes = HeatSoak.HoldTime(space, drivers, DesignCoolingLoad.Solve(space, drivers).Settled, i.Hour, limits);
         var result = new ResultBuilder();
-        result.Working.Given("T_0", "held at", space.SetpointC, "°C", Sources.HeatBalance).Step("t", "60 s steps from the held day", $"from {i.Hour} h", minutes[0] ?? HeatSoak.HoldLimitMinutes, "min", Sources.HeatBalance);
+        result.Working.Given("T_0", "held at", space.SetpointC, "°C", Citations.HeatBalance).Step("t", "60 s steps from the held day", $"from {i.Hour} h", minutes[0] ?? HeatSoak.HoldLimitMinutes, "min", Citations.HeatBalance);
         for (var k = 0; k < limits.Length; k++)
             result.Words($"{limits[k]} °C", FormattableString.Invariant($"until {limits[k]} °C"), minutes[k] is { } m ? FormattableString.Invariant($"{m:0} min") : "not within 12 h");
         return result.Done();
     }
 
     /// <summary>What if it is too small.</summary>
-    [Calculator("peak-indoor-with-capacity", "If the unit is too small", "How warm a box gets on the design day with a limited unit.", SourceIds = [nameof(Sources.HeatBalance)])]
+    [Calculator("peak-indoor-with-capacity", "If the unit is too small", "How warm a box gets on the design day with a limited unit.", CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult PeakIndoor(PeakIndoorInput i)
     {
         var space = i.Space();
         var (peak, hour, above) = HeatSoak.PeakIndoorWithCapacity(space, SpaceDrivers.Build(space, DesignDay.Steps(space.Weather, StepS)), _ => i.SensibleW);
         return new ResultBuilder()
-            .Step("T", "Warmest it gets", "the day repeated, cooling limited", $"{i.SensibleW} W sensible", peak, Temperature, Sources.HeatBalance)
+            .Step("T", "Warmest it gets", "the day repeated, cooling limited", $"{i.SensibleW} W sensible", peak, Temperature, Citations.HeatBalance)
             .Number("h", "at", hour, HourOfDay)
             .Number("t", "above the set-point by half a kelvin for", above, Hours).Done();
     }
 
     /// <summary>Heating load.</summary>
-    [Calculator("design-heating-load", "Heating load", "What a box loses in the coldest night, steady and without sun.", SourceIds = [nameof(Sources.Films)])]
+    [Calculator("design-heating-load", "Heating load", "What a box loses in the coldest night, steady and without sun.", CitationIds = [nameof(Citations.Films)])]
     public static CalculationResult Heating(DesignHeatingInput i)
     {
         var load = HeatingLoad.Design(i.Space(), i.IndoorC, i.WinterC, i.WindMs);
         return new ResultBuilder()
-            .Step("UA", "It loses", "ΣUA + ribs + air, winter films", $"wind {i.WindMs} m/s", load.ConductanceWK, Conductance, Sources.Films)
-            .Step("Q", "Heating load", "Σ U·A·ΔT + ṁ·c·ΔT", $"{i.IndoorC} − ({i.WinterC}) K", load.TotalW, Power, Sources.Films)
+            .Step("UA", "It loses", "ΣUA + ribs + air, winter films", $"wind {i.WindMs} m/s", load.ConductanceWK, Conductance, Citations.Films)
+            .Step("Q", "Heating load", "Σ U·A·ΔT + ṁ·c·ΔT", $"{i.IndoorC} − ({i.WinterC}) K", load.TotalW, Power, Citations.Films)
             .Number("roof", "roof", load.RoofW, Power).Number("walls", "walls", load.WallsW, Power).Number("floor", "floor", load.FloorW, Power)
             .Number("glass", "glass", load.GlassW, Power).Number("air", "air", load.AirW, Power).Done();
     }
 
     /// <summary>Where the heat pump's capacity meets the loss.</summary>
-    [Calculator("balance-point", "Balance point", "Down to which temperature a heat pump carries the space alone.", SourceIds = [nameof(Sources.Arithmetic)])]
+    [Calculator("balance-point", "Balance point", "Down to which temperature a heat pump carries the space alone.", CitationIds = [nameof(Citations.Arithmetic)])]
     public static CalculationResult Balance(BalancePointInput i)
     {
         var (kind, outdoor) = HeatingLoad.BalancePoint([(-15, i.AtMinus15W), (-7, i.AtMinus7W), (8.3, i.At8W)], i.ConductanceWK, i.IndoorC, i.GainsW);
         return new ResultBuilder()
-            .Step("t", "Balance point", "Q_hp(t) = UA·(t_i − t) − gains, linear between the points", $"UA {i.ConductanceWK} W/K", outdoor, Temperature, Sources.Arithmetic)
+            .Step("t", "Balance point", "Q_hp(t) = UA·(t_i − t) − gains, linear between the points", $"UA {i.ConductanceWK} W/K", outdoor, Temperature, Citations.Arithmetic)
             .Words("kind", "It lies", kind switch { BalanceKind.At => "on the curve", BalanceKind.BelowLowest => "below the lowest point: it carries all of the curve", _ => "above the highest point: it carries none of it" }).Done();
     }
 
     /// <summary>A year.</summary>
-    [Calculator("year-run", "A year of the box", "How often and how hard a box is cooled and heated through a made year.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.MadeWeather)])]
+    [Calculator("year-run", "A year of the box", "How often and how hard a box is cooled and heated through a made year.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.MadeWeather)])]
     public static CalculationResult Year(YearRunInput i)
     {
         if (i.HeatC >= i.SetpointC)
             throw new InputException("heatC", Phrase.Of($"{i.HeatC:Temperature}"), Phrase.Of($"heatC: heating to {i.HeatC:Temperature} must stay below the {i.SetpointC:Temperature} held in summer"));
         var year = new YearRun(i.Space(), i.Weather()).Run(i.HeatC);
         return new ResultBuilder()
-            .Step("Q_s", "Sensible cooling", "Σ hours", $"{year.CoolingHours} cooling hours", year.SensibleKWh * 1000, HeatEnergy, Sources.HeatBalance)
+            .Step("Q_s", "Sensible cooling", "Σ hours", $"{year.CoolingHours} cooling hours", year.SensibleKWh * 1000, HeatEnergy, Citations.HeatBalance)
             .Number("Q_l", "Moisture", year.LatentKWh * 1000, HeatEnergy)
-            .Step("Q_h", "Heating", "Σ hours", $"to {i.HeatC} °C", year.HeatingKWh * 1000, HeatEnergy, Sources.HeatBalance)
+            .Step("Q_h", "Heating", "Σ hours", $"to {i.HeatC} °C", year.HeatingKWh * 1000, HeatEnergy, Citations.HeatBalance)
             .Number("Q_max", "Largest hour", year.PeakW, Power)
             .Number("n", "Hours that need cooling", year.CoolingHours, Count).Done();
     }
 
     /// <summary>Which month to size for.</summary>
-    [Calculator("worst-design-month", "Worst month", "Low sun on large side windows can beat the hottest month.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.Trade)])]
+    [Calculator("worst-design-month", "Worst month", "Low sun on large side windows can beat the hottest month.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Trade)])]
     public static CalculationResult WorstMonth(YearRunInput i)
     {
         var peaks = WorstDesignMonth.Peaks(i.Space(), [.. i.Months().Select(m => m.MaxC)]);
         var worst = Array.IndexOf(peaks, peaks.Max());
-        var result = new ResultBuilder().Step("m", "Worst month", "DB_m = DB − (max − max_m), wet bulb 0.6 of it; the largest peak", $"{peaks[worst]:0} W", worst + 1, Count, Sources.Trade);
+        var result = new ResultBuilder().Step("m", "Worst month", "DB_m = DB − (max − max_m), wet bulb 0.6 of it; the largest peak", $"{peaks[worst]:0} W", worst + 1, Count, Citations.Trade);
         for (var m = 0; m < 12; m++)
             result.Number($"{m + 1}", $"month {m + 1}", peaks[m], Power);
         return result.Done();

@@ -1,5 +1,4 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Quantities;
 using Vanto.Core.Survey;
 
 namespace Vanto.Core.Load;

@@ -219,16 +219,16 @@ public sealed class LoadStation : Station<LoadAssessment>
             yield break;
         var sun = day.ByCause[(int)Cause.GlassSun][day.PeakHour];
         if (sun > 0.35 * day.PeakW)
-            yield return new Finding("load.glass", Severity.Caution, Phrase.Of($"Sun through glass is {sun / day.PeakW:Fraction} of the peak load; {space.Windows[day.SunniestWindow.Index].Name} lets in most."), AsRemedies(measures.Where(m => m.Id == "covers")));
+            yield return Finding.Of(FindingCode.LoadGlass, Severity.Caution, Phrase.Of($"Sun through glass is {sun / day.PeakW:Fraction} of the peak load; {space.Windows[day.SunniestWindow.Index].Name} lets in most."), AsRemedies(measures.Where(m => m.Id == "covers")));
         var perFloor = new ThermalSpace(space).SkinWK / space.FloorM2;
         if (perFloor > 10)
-            yield return new Finding("load.bare", Severity.Caution, Phrase.Of($"The skin loses {perFloor:Number} W/K for each m² of floor; above 10 is bare."), AsRemedies(measures.Where(m => m.Id is "insulation" or "break")));
+            yield return Finding.Of(FindingCode.LoadBare, Severity.Caution, Phrase.Of($"The skin loses {perFloor:Number} W/K for each m² of floor; above 10 is bare."), AsRemedies(measures.Where(m => m.Id is "insulation" or "break")));
         var air = day.ByCause[(int)Cause.Air][day.PeakHour] + day.ByCause[(int)Cause.DampAir][day.PeakHour];
         if (air > 0.30 * day.PeakW)
-            yield return new Finding("air.hot", Severity.Caution, Phrase.Of($"Outside air is {air / day.PeakW:Fraction} of the load: a vent fan left on works against the unit."), AsRemedies(measures.Where(m => m.Id == "tight")));
+            yield return Finding.Of(FindingCode.AirHot, Severity.Caution, Phrase.Of($"Outside air is {air / day.PeakW:Fraction} of the load: a vent fan left on works against the unit."), AsRemedies(measures.Where(m => m.Id == "tight")));
         var best = rose.MinBy(r => r.PeakW)!;
         if (best.PeakW < 0.95 * day.PeakW && survey.Kind is not (RigKind.Cabin or RigKind.Workshop))
-            yield return new Finding("heading.gain", Severity.Note, Phrase.Of($"Nose to {best.HeadingDeg:Angle} the peak is {best.PeakW:Power}, {1 - best.PeakW / day.PeakW:Fraction} less."), AsRemedies(measures.Where(m => m.Id == "heading")));
+            yield return Finding.Of(FindingCode.HeadingGain, Severity.Note, Phrase.Of($"Nose to {best.HeadingDeg:Angle} the peak is {best.PeakW:Power}, {1 - best.PeakW / day.PeakW:Fraction} less."), AsRemedies(measures.Where(m => m.Id == "heading")));
     }
 
     private static List<Remedy> AsRemedies(IEnumerable<LoadMeasure> measures) =>
@@ -239,36 +239,36 @@ public sealed class LoadStation : Station<LoadAssessment>
         var peak = day.PeakHour;
         var skin = new ThermalSpace(space).SkinWK;
         var working = Working.Start()
-            .Given("t_o", "outdoor air in that hour", DesignDay.AirC(space.Weather, peak + 0.5), "°C", Sources.DesignDay)
-            .Given("t_i", "held inside", space.SetpointC, "°C", Sources.HeatBalance)
-            .Given("ΣUA", "skin, glass and ribs", skin, "W/K", Sources.Films)
-            .Step("ṁ", "ρ·ACH·V/3600", $"{space.AirDensity:0.####} × {space.AirChangesPerHour} × {space.VolumeM3:0.##}/3600", space.InfiltrationKgS, "kg/s", Sources.HeatBalance);
+            .Given("t_o", "outdoor air in that hour", DesignDay.AirC(space.Weather, peak + 0.5), "°C", Citations.DesignDay)
+            .Given("t_i", "held inside", space.SetpointC, "°C", Citations.HeatBalance)
+            .Given("ΣUA", "skin, glass and ribs", skin, "W/K", Citations.Films)
+            .Step("ṁ", "ρ·ACH·V/3600", $"{space.AirDensity:0.####} × {space.AirChangesPerHour} × {space.VolumeM3:0.##}/3600", space.InfiltrationKgS, "kg/s", Citations.HeatBalance);
         foreach (var cause in Enum.GetValues<Cause>())
             working.Step($"q {Labels[cause]}", "heat balance, mean of the hour", $"hour {peak + 1}", day.ByCause[(int)cause][peak], "W", cause switch
             {
-                Cause.GlassSun or Cause.GlassConduction => Sources.Glass,
-                Cause.People or Cause.DampPeople => Sources.People,
-                Cause.DampAir or Cause.Air => Sources.Psychrometrics,
-                Cause.Appliances or Cause.DampAppliances => Sources.Arithmetic,
-                _ => Sources.SolAir,
+                Cause.GlassSun or Cause.GlassConduction => Citations.Glass,
+                Cause.People or Cause.DampPeople => Citations.People,
+                Cause.DampAir or Cause.Air => Citations.Psychrometrics,
+                Cause.Appliances or Cause.DampAppliances => Citations.Arithmetic,
+                _ => Citations.SolAir,
             });
-        working.Step("Q", "sensible + latent", $"{day.SensibleW[peak]:0.#} + {day.LatentW[peak]:0.#}", day.PeakW, "W", Sources.HeatBalance);
+        working.Step("Q", "sensible + latent", $"{day.SensibleW[peak]:0.#} + {day.LatentW[peak]:0.#}", day.PeakW, "W", Citations.HeatBalance);
         return
         [
             new Figure("Peak load", day.PeakW, QuantityKind.Power, working.Done()),
             new Figure("of it sensible", day.SensibleW[peak], QuantityKind.Power, working.Done()),
             new Figure("of it moisture", day.LatentW[peak], QuantityKind.Power, working.Done()),
-            new Figure("Heat of the day", day.DayWh, QuantityKind.HeatEnergy, Working.Start().Step("Q_day", "Σ of 24 hourly means × 1 h", $"peak {day.PeakW:0} W", day.DayWh, "Wh", Sources.HeatBalance).Done()),
-            new Figure("of it by night", Night(day), QuantityKind.HeatEnergy, Working.Start().Step("Q_night", "Σ of the hourly means from 21:00 to 07:00", $"10 of 24 hours", Night(day), "Wh", Sources.HeatBalance).Done()),
-            new Figure("Closed up it reaches", soak.PeakC, QuantityKind.Temperature, Working.Start().Step("T", "the day repeated with nobody in, nothing on and nothing cooling", $"at {soak.PeakHour:0.0} h", soak.PeakC, "°C", Sources.HeatBalance).Done()),
+            new Figure("Heat of the day", day.DayWh, QuantityKind.HeatEnergy, Working.Start().Step("Q_day", "Σ of 24 hourly means × 1 h", $"peak {day.PeakW:0} W", day.DayWh, "Wh", Citations.HeatBalance).Done()),
+            new Figure("of it by night", Night(day), QuantityKind.HeatEnergy, Working.Start().Step("Q_night", "Σ of the hourly means from 21:00 to 07:00", $"10 of 24 hours", Night(day), "Wh", Citations.HeatBalance).Done()),
+            new Figure("Closed up it reaches", soak.PeakC, QuantityKind.Temperature, Working.Start().Step("T", "the day repeated with nobody in, nothing on and nothing cooling", $"at {soak.PeakHour:0.0} h", soak.PeakC, "°C", Citations.HeatBalance).Done()),
             new Figure("Coldest night takes", heating.TotalW, QuantityKind.Power, Working.Start()
-                .Given("ΣUA + ṁc", "skin, glass, ribs and air, winter films", heating.ConductanceWK, "W/K", Sources.Films)
-                .Step("roof", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.RoofW, "W", Sources.Films)
-                .Step("walls", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.WallsW, "W", Sources.Films)
-                .Step("floor", "U·A·ΔT to what is under it", $"wind {survey.Climate.WinterWindMs} m/s", heating.FloorW, "W", Sources.Films)
-                .Step("glass", "U·A·ΔT", $"with its covers", heating.GlassW, "W", Sources.Glass)
-                .Step("air", "ṁ·c·ΔT", $"{space.InfiltrationWK:0.##} W/K", heating.AirW, "W", Sources.HeatBalance)
-                .Step("Q", "sum, no sun, no gains", $"{design.HeatC} °C inside", heating.TotalW, "W", Sources.HeatBalance).Done()),
+                .Given("ΣUA + ṁc", "skin, glass, ribs and air, winter films", heating.ConductanceWK, "W/K", Citations.Films)
+                .Step("roof", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.RoofW, "W", Citations.Films)
+                .Step("walls", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.WallsW, "W", Citations.Films)
+                .Step("floor", "U·A·ΔT to what is under it", $"wind {survey.Climate.WinterWindMs} m/s", heating.FloorW, "W", Citations.Films)
+                .Step("glass", "U·A·ΔT", $"with its covers", heating.GlassW, "W", Citations.Glass)
+                .Step("air", "ṁ·c·ΔT", $"{space.InfiltrationWK:0.##} W/K", heating.AirW, "W", Citations.HeatBalance)
+                .Step("Q", "sum, no sun, no gains", $"{design.HeatC} °C inside", heating.TotalW, "W", Citations.HeatBalance).Done()),
         ];
     }
 }

@@ -1,5 +1,3 @@
-using Vanto.Core.Physics;
-
 namespace Vanto.Core.Load;
 
 /// <summary>One face as a chain from outside to the air: capacities of its nodes (J/K), conductances between them (W/K; one more than nodes), bridge (W/K).</summary>

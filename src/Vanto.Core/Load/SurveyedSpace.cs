@@ -1,4 +1,5 @@
 using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 
 namespace Vanto.Core.Load;

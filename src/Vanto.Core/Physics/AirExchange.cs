@@ -1,3 +1,5 @@
+using Vanto.Core.Findings;
+
 namespace Vanto.Core.Physics;
 
 /// <summary>Air through doors, and whether there is enough of it to breathe and to burn.</summary>
@@ -22,4 +24,21 @@ public static class AirExchange
 
     /// <summary>Share of propane's heat that comes as moisture.</summary>
     public const double PropaneLatent = 1.634 * 2.45 / 50.35;
+
+    /// <summary>Carbon dioxide that still counts as fresh, that dulls, and the usual workplace limit, ppm; common practice.</summary>
+    private const double FreshPpm = 1200, StuffyPpm = 2000, WorkplacePpm = 5000;
+
+    /// <summary>What there is to say of the air to breathe, or null.</summary>
+    /// <param name="ppm">Where carbon dioxide settles.</param>
+    /// <param name="freshM3s">Outdoor air that comes in.</param>
+    public static Finding? JudgeBreath(double ppm, double freshM3s) => ppm <= FreshPpm ? null
+        : Finding.Of(FindingCode.AirBreath, ppm > WorkplacePpm ? Severity.Stop : ppm > StuffyPpm ? Severity.Caution : Severity.Note,
+            $"The air settles at {ppm:Count} ppm of carbon dioxide with {freshM3s:AirFlow} of fresh air; below 1,200 is fresh, above 5,000 is past the workplace limit.");
+
+    /// <summary>What there is to say of an unvented flame, or null.</summary>
+    /// <param name="flameW">The flame.</param>
+    /// <param name="freshM3s">Outdoor air that comes in.</param>
+    public static Finding? JudgeFlame(double flameW, double freshM3s) => flameW <= 0 || freshM3s >= FlameAirLs(flameW) / 1000 ? null
+        : Finding.Of(FindingCode.AirFlame, Severity.Stop,
+            $"An unvented flame of {flameW:Power} needs {FlameAirLs(flameW) / 1000:AirFlow} of outdoor air; {freshM3s:AirFlow} come in. Carbon monoxide kills: open a vent, fit and try an alarm.");
 }

@@ -17,7 +17,7 @@ public sealed record DesignWeather
     public double WindMs { get; init; } = 2;
 
     /// <summary>Pressure of the standard atmosphere at the place, Pa.</summary>
-    public double PressurePa => MoistAir.Pressure(ElevationM);
+    public double PressurePa => Atmosphere.Pressure(ElevationM);
 }
 
 /// <summary>Air and sun of one moment of the design day.</summary>

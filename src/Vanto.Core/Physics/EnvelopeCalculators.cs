@@ -95,38 +95,38 @@ public sealed record EpwReaderInput : DesignPart
 public static class EnvelopeCalculators
 {
     /// <summary>Conversions.</summary>
-    [Calculator("unit-factors", "Units", "Capacity, temperature, air flow and pressure in the other units.", SourceIds = [nameof(Sources.Nist)])]
+    [Calculator("unit-factors", "Units", "Capacity, temperature, air flow and pressure in the other units.", CitationIds = [nameof(Citations.Nist)])]
     public static CalculationResult Factors(UnitFactorsInput i) => new ResultBuilder()
-        .Step("Q", "Capacity", "W/0.29307107 BTU/h; /3516.85 tons", $"{i.CapacityW} W = {i.CapacityW / 0.293071070:0} BTU/h = {i.CapacityW / 3516.85284:0.000} ton", i.CapacityW, Power, Sources.Nist)
-        .Step("t", "Temperature", "1.8·t + 32", $"{i.TemperatureC} °C = {1.8 * i.TemperatureC + 32:0.##} °F", i.TemperatureC, Temperature, Sources.Nist)
-        .Step("V̇", "Air flow", "m³/s / 4.719474432e−4", $"{i.FlowM3s} m³/s = {i.FlowM3s / 4.719474432e-4:0.#} CFM", i.FlowM3s, AirFlow, Sources.Nist)
-        .Step("p", "Gauge pressure", "Pa / 6894.757293", $"{i.PressurePa} Pa = {i.PressurePa / 6894.757293:0.##} psi", i.PressurePa, GaugePressure, Sources.Nist).Done();
+        .Step("Q", "Capacity", "W/0.29307107 BTU/h; /3516.85 tons", $"{i.CapacityW} W = {i.CapacityW / 0.293071070:0} BTU/h = {i.CapacityW / 3516.85284:0.000} ton", i.CapacityW, Power, Citations.Nist)
+        .Step("t", "Temperature", "1.8·t + 32", $"{i.TemperatureC} °C = {1.8 * i.TemperatureC + 32:0.##} °F", i.TemperatureC, Temperature, Citations.Nist)
+        .Step("V̇", "Air flow", "m³/s / 4.719474432e−4", $"{i.FlowM3s} m³/s = {i.FlowM3s / 4.719474432e-4:0.#} CFM", i.FlowM3s, AirFlow, Citations.Nist)
+        .Step("p", "Gauge pressure", "Pa / 6894.757293", $"{i.PressurePa} Pa = {i.PressurePa / QuantityTable.PascalsPerPsi:0.##} psi", i.PressurePa, GaugePressure, Citations.Nist).Done();
 
     /// <summary>Direct and diffuse.</summary>
-    [Calculator("diffuse-split", "Direct and diffuse sun", "Splits a measured global irradiance.", SourceIds = [nameof(Sources.DiffuseSplit)])]
+    [Calculator("diffuse-split", "Direct and diffuse sun", "Splits a measured global irradiance.", CitationIds = [nameof(Citations.DiffuseSplit)])]
     public static CalculationResult Split(DiffuseSplitInput i)
     {
         var cos = Math.Cos(i.ZenithDeg * Math.PI / 180);
         var outside = Sun.Extraterrestrial(i.DayOfYear);
         var sky = DiffuseSplit.Split(i.GlobalWm2, cos, outside);
         return new ResultBuilder()
-            .Step("k_t", "Clearness", "GHI/(G0n·max(cos z, 0.065))", $"{i.GlobalWm2}/({outside:0.#}·{cos:0.####})", DiffuseSplit.Clearness(i.GlobalWm2, cos, outside), QuantityKind.Number, Sources.DiffuseSplit)
-            .Step("DHI", "Diffuse horizontal", "f_d(k_t)·GHI", $"{i.GlobalWm2} W/m²", sky.Diffuse, QuantityKind.Irradiance, Sources.DiffuseSplit)
-            .Step("DNI", "Direct normal", "(GHI − DHI)/cos z", $"{i.GlobalWm2} − {sky.Diffuse:0.#}", sky.Direct, QuantityKind.Irradiance, Sources.DiffuseSplit).Done();
+            .Step("k_t", "Clearness", "GHI/(G0n·max(cos z, 0.065))", $"{i.GlobalWm2}/({outside:0.#}·{cos:0.####})", DiffuseSplit.Clearness(i.GlobalWm2, cos, outside), QuantityKind.Number, Citations.DiffuseSplit)
+            .Step("DHI", "Diffuse horizontal", "f_d(k_t)·GHI", $"{i.GlobalWm2} W/m²", sky.Diffuse, QuantityKind.Irradiance, Citations.DiffuseSplit)
+            .Step("DNI", "Direct normal", "(GHI − DHI)/cos z", $"{i.GlobalWm2} − {sky.Diffuse:0.#}", sky.Direct, QuantityKind.Irradiance, Citations.DiffuseSplit).Done();
     }
 
     /// <summary>Awning.</summary>
-    [Calculator("shading", "Awning", "What share of a side an awning shades, and what it takes of its sky.", SourceIds = [nameof(Sources.Geometry)])]
+    [Calculator("shading", "Awning", "What share of a side an awning shades, and what it takes of its sky.", CitationIds = [nameof(Citations.Geometry)])]
     public static CalculationResult Awning(ShadingInput i)
     {
         var sun = new SunAngles(i.ZenithDeg, i.SunAzimuthDeg, 0);
         return new ResultBuilder()
-            .Step("s", "Shaded", "h_s = clip(D·tan el/cos γ − gap), by 40 slices", $"D {i.DepthM} m, gap {i.GapM} m", Shading.AwningShaded(sun, i.FaceAzimuthDeg, i.DepthM, i.GapM, i.HeightM, i.WidthM, i.AwningWidthM, i.OffsetM), Fraction, Sources.Geometry)
-            .Step("f_d", "Sky left, wide awning", "[√((gap+h)² + D²) − √(gap² + D²)]/h", $"h {i.HeightM} m", Shading.AwningSky(i.DepthM, i.GapM, i.HeightM), Fraction, Sources.Geometry).Done();
+            .Step("s", "Shaded", "h_s = clip(D·tan el/cos γ − gap), by 40 slices", $"D {i.DepthM} m, gap {i.GapM} m", Shading.AwningShaded(sun, i.FaceAzimuthDeg, i.DepthM, i.GapM, i.HeightM, i.WidthM, i.AwningWidthM, i.OffsetM), Fraction, Citations.Geometry)
+            .Step("f_d", "Sky left, wide awning", "[√((gap+h)² + D²) − √(gap² + D²)]/h", $"h {i.HeightM} m", Shading.AwningSky(i.DepthM, i.GapM, i.HeightM), Fraction, Citations.Geometry).Done();
     }
 
     /// <summary>Ribs.</summary>
-    [Calculator("bridging", "Ribs", "What metal ribs add to a wall, by the zone method.", SourceIds = [nameof(Sources.ZoneMethod)])]
+    [Calculator("bridging", "Ribs", "What metal ribs add to a wall, by the zone method.", CitationIds = [nameof(Citations.ZoneMethod)])]
     public static CalculationResult Ribs(BridgingInput i)
     {
         if (i.WebM >= i.FlangeM)
@@ -134,65 +134,65 @@ public static class EnvelopeCalculators
         var foam = Materials.Find(i.Insulation) ?? throw new InputException(InputError.NoChoice("insulation", i.Insulation, Materials.All.Where(m => m.Insulation).Select(m => m.Id)));
         var (u, clear, zone) = Bridging.ZoneMethod([Layer.Of("steel", i.SheetM), new Layer(foam, i.InsulationM, 0), Layer.Of("plywood", i.LiningM)], 1, i.FlangeM, i.DepthM, i.WebM, i.MetalWmK, i.SpacingM, 0.13, 0.04);
         return new ResultBuilder()
-            .Step("W_z", "Width affected", "m + 2·max(d, 13 mm), at most S", $"{i.FlangeM} + 2·max({i.DepthM}, 0.013)", zone, SmallLength, Sources.ZoneMethod)
-            .Step("U_clear", "U between the ribs", "1/(ΣR)", $"R_si 0.13, R_se 0.04", clear, ThermalTransmittance, Sources.Films)
-            .Step("U", "U with the ribs", "(UA_zone + (S − W_z)·U_clear)/S", $"S {i.SpacingM} m", u, ThermalTransmittance, Sources.ZoneMethod)
-            .Step("U_extra", "Ribs add", "U − U_clear", $"{u:0.####} − {clear:0.####}", u - clear, ThermalTransmittance, Sources.ZoneMethod).Done();
+            .Step("W_z", "Width affected", "m + 2·max(d, 13 mm), at most S", $"{i.FlangeM} + 2·max({i.DepthM}, 0.013)", zone, SmallLength, Citations.ZoneMethod)
+            .Step("U_clear", "U between the ribs", "1/(ΣR)", $"R_si 0.13, R_se 0.04", clear, ThermalTransmittance, Citations.Films)
+            .Step("U", "U with the ribs", "(UA_zone + (S − W_z)·U_clear)/S", $"S {i.SpacingM} m", u, ThermalTransmittance, Citations.ZoneMethod)
+            .Step("U_extra", "Ribs add", "U − U_clear", $"{u:0.####} − {clear:0.####}", u - clear, ThermalTransmittance, Citations.ZoneMethod).Done();
     }
 
     /// <summary>Door.</summary>
-    [Calculator("door-exchange", "Opening a door", "How much air an opened door changes, and what it costs.", SourceIds = [nameof(Sources.Psychrometrics), nameof(Sources.DoorFlow)])]
+    [Calculator("door-exchange", "Opening a door", "How much air an opened door changes, and what it costs.", CitationIds = [nameof(Citations.Psychrometrics), nameof(Citations.DoorFlow)])]
     public static CalculationResult Door(DoorExchangeInput i)
     {
         var (flow, changed) = AirExchange.Door(i.VolumeM3, i.WidthM, i.HeightM, i.InsideC, i.OutsideC, i.OpenS);
         var mean = changed * i.OpeningsPerHour / 3600;
-        var density = 1 / MoistAir.SpecificVolume(i.InsideC, MoistAir.RatioFromRh(i.InsideC, 50, MoistAir.SeaLevelPa), MoistAir.SeaLevelPa);
+        var density = 1 / MoistAir.SpecificVolume(i.InsideC, MoistAir.RatioFromRh(i.InsideC, 50, Atmosphere.SeaLevelPa), Atmosphere.SeaLevelPa);
         return new ResultBuilder()
-            .Step("Q", "Flow while it is open", "(C_d/3)·w·H·√(g·H·ΔT/T_m)", $"C_d 0.6, ΔT {Math.Abs(i.OutsideC - i.InsideC):0.#} K", flow, AirFlow, Sources.DoorFlow)
-            .Step("V", "Changed in one opening", "V·(1 − e^(−Q·s/V))", $"{i.VolumeM3} m³, {i.OpenS} s", changed, Volume, Sources.DoorFlow)
-            .Step("q", "Sensible heat on the mean", "ρ·V̇·c_p·ΔT", $"{i.OpeningsPerHour} an hour", density * mean * 1017 * (i.OutsideC - i.InsideC), Power, Sources.Psychrometrics).Done();
+            .Step("Q", "Flow while it is open", "(C_d/3)·w·H·√(g·H·ΔT/T_m)", $"C_d 0.6, ΔT {Math.Abs(i.OutsideC - i.InsideC):0.#} K", flow, AirFlow, Citations.DoorFlow)
+            .Step("V", "Changed in one opening", "V·(1 − e^(−Q·s/V))", $"{i.VolumeM3} m³, {i.OpenS} s", changed, Volume, Citations.DoorFlow)
+            .Step("q", "Sensible heat on the mean", "ρ·V̇·c_p·ΔT", $"{i.OpeningsPerHour} an hour", density * mean * 1017 * (i.OutsideC - i.InsideC), Power, Citations.Psychrometrics).Done();
     }
 
     /// <summary>Air to breathe and to burn.</summary>
-    [Calculator("carbon-dioxide", "Fresh air", "Where carbon dioxide settles, and whether a flame has enough air.", SourceIds = [nameof(Sources.Breath)])]
+    [Calculator("carbon-dioxide", "Fresh air", "Where carbon dioxide settles, and whether a flame has enough air.", CitationIds = [nameof(Citations.Breath)])]
     public static CalculationResult Breath(CarbonDioxideInput i)
     {
         var ppm = AirExchange.CarbonDioxidePpm(i.Awake, i.Asleep, 1000 * i.FreshM3s);
         var result = new ResultBuilder()
-            .Step("c", "Carbon dioxide, ppm", "420 + (n·0.0052 + m·0.0036)/V̇·10⁶", $"{i.Awake} awake, {i.Asleep} asleep, {1000 * i.FreshM3s:0.##} L/s", ppm, Count, Sources.Breath)
-            .Judge(ppm > 5000 ? Finding.Of("air.breath", Severity.Stop, $"Above the usual workplace limit of 5,000 ppm.") : ppm > 2000 ? Finding.Of("air.breath", Severity.Caution, $"Stuffy: sleep and thinking suffer above 2,000 ppm.") : null);
+            .Step("c", "Carbon dioxide, ppm", "420 + (n·0.0052 + m·0.0036)/V̇·10⁶", $"{i.Awake} awake, {i.Asleep} asleep, {1000 * i.FreshM3s:0.##} L/s", ppm, Count, Citations.Breath)
+            .Judge(AirExchange.JudgeBreath(ppm, i.FreshM3s));
         var needed = AirExchange.FlameAirLs(i.FlameW) / 1000;
         if (i.FlameW > 0)
-            result.Step("V̇_f", "The flame needs at least", "10 L/s a kW", $"{i.FlameW} W", needed, AirFlow, Sources.Trade)
-                .Judge(i.FreshM3s < needed ? Finding.Of("air.flame", Severity.Stop, $"An unvented flame without this much air makes carbon monoxide.") : null);
+            result.Step("V̇_f", "The flame needs at least", "10 L/s a kW", $"{i.FlameW} W", needed, AirFlow, Citations.Trade)
+                .Judge(AirExchange.JudgeFlame(i.FlameW, i.FreshM3s));
         return result.Done();
     }
 
     /// <summary>Days of weather.</summary>
-    [Calculator("weather-generator", "Made weather", "Plausible days from monthly figures and a seed.", SourceIds = [nameof(Sources.MadeWeather)])]
+    [Calculator("weather-generator", "Made weather", "Plausible days from monthly figures and a seed.", CitationIds = [nameof(Citations.MadeWeather)])]
     public static CalculationResult Weather(WeatherGeneratorInput i)
     {
         var month = new MonthClimate { MaxC = i.MaxC, MinC = i.MinC, Clearness = i.Clearness, HumidityPct = i.HumidityPct };
         var generator = new WeatherGenerator(new WeatherPlace("made", i.LatitudeDeg, 0, 0, i.ElevationM), [.. Enumerable.Repeat(month, 12)]);
         var year = generator.Year((ulong)i.Seed, i.Days, i.FirstDay);
         return new ResultBuilder()
-            .Step("t_max", "Hottest hour", "largest hourly value", $"{i.Days} days, seed {i.Seed}", year.AirC.Max(), Temperature, Sources.MadeWeather)
+            .Step("t_max", "Hottest hour", "largest hourly value", $"{i.Days} days, seed {i.Seed}", year.AirC.Max(), Temperature, Citations.MadeWeather)
             .Number("t_min", "Coldest hour", year.AirC.Min(), Temperature)
             .Number("t", "Mean", year.AirC.Average(), Temperature)
-            .Step("H", "Sun on the flat, a day", "Σ GHI/days", $"clearness {i.Clearness}", year.GlobalWm2.Sum() / i.Days, QuantityKind.Energy, Sources.MadeWeather).Done();
+            .Step("H", "Sun on the flat, a day", "Σ GHI/days", $"clearness {i.Clearness}", year.GlobalWm2.Sum() / i.Days, QuantityKind.Energy, Citations.MadeWeather).Done();
     }
 
     /// <summary>A weather file.</summary>
-    [Calculator("epw-reader", "Weather file", "Reads the text of an EPW file, checks it and says what a year there is like.", SourceIds = [nameof(Sources.EpwFormat)])]
+    [Calculator("epw-reader", "Weather file", "Reads the text of an EPW file, checks it and says what a year there is like.", CitationIds = [nameof(Citations.EpwFormat)])]
     public static CalculationResult Epw(EpwReaderInput i)
     {
         var text = i.Text.Length > 0 ? i.Text : EpwFile.Write(new WeatherGenerator(new WeatherPlace("made here", 34, 0, 0, 100), [.. Enumerable.Repeat(new MonthClimate(), 12)]).Year(1), "made");
         var (year, findings) = EpwFile.Read(text);
         var result = new ResultBuilder()
             .Words("place", "Place", FormattableString.Invariant($"{year.Place.Name}, {year.Place.LatitudeDeg}°, {year.Place.LongitudeDeg}°, UTC {year.Place.UtcOffsetH:+0.##;-0.##;0}, {year.Place.ElevationM} m"))
-            .Step("t_max", "Hottest hour", "largest dry bulb", $"{year.Hours} hours", year.AirC.Max(), Temperature, Sources.EpwFormat)
+            .Step("t_max", "Hottest hour", "largest dry bulb", $"{year.Hours} hours", year.AirC.Max(), Temperature, Citations.EpwFormat)
             .Number("t_min", "Coldest hour", year.AirC.Min(), Temperature)
-            .Step("H", "Sun on the flat in the year", "Σ GHI", $"{year.Hours} hours", year.GlobalKWhM2 * 1000, QuantityKind.Energy, Sources.EpwFormat);
+            .Step("H", "Sun on the flat in the year", "Σ GHI", $"{year.Hours} hours", year.GlobalKWhM2 * 1000, QuantityKind.Energy, Citations.EpwFormat);
         foreach (var finding in findings)
             result.Judge(finding);
         return result.Done();

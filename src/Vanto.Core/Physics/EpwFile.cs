@@ -117,9 +117,9 @@ public static class EpwFile
             }
         }
         if (extra > 0)
-            findings.Add(Finding.Of("epw.extra", Severity.Note, $"{extra} records have more than 35 fields; the rest is not used."));
+            findings.Add(Finding.Of(FindingCode.EpwExtra, Severity.Note, $"{extra} records have more than 35 fields; the rest is not used."));
         if (soaked > 0)
-            findings.Add(Finding.Of("epw.humidity", Severity.Note, $"{soaked} records have a humidity above 100 %; it is read as 100 %."));
+            findings.Add(Finding.Of(FindingCode.EpwHumidity, Severity.Note, $"{soaked} records have a humidity above 100 %; it is read as 100 %."));
     }
 
     private static EpwResult Build(WeatherPlace place, Dictionary<Field, double[]> columns, List<Finding> findings)
@@ -177,7 +177,7 @@ public static class EpwFile
         Fill(direct, Direct.Name, findings);
         Fill(diffuse, Diffuse.Name, findings);
         if (high > 0 && off > 0.05 * high)
-            findings.Add(Finding.Of("epw.radiation", Severity.Caution, $"In {(double)off / high:Fraction} of the sunny hours global sun is not direct and diffuse together: a wrong time zone or interval?"));
+            findings.Add(Finding.Of(FindingCode.EpwRadiation, Severity.Caution, $"In {(double)off / high:Fraction} of the sunny hours global sun is not direct and diffuse together: a wrong time zone or interval?"));
         return (global, direct, diffuse);
     }
 
@@ -201,7 +201,7 @@ public static class EpwFile
             h = end;
         }
         if (bridged > 0)
-            findings.Add(Finding.Of("epw.bridged", Severity.Note, $"{bridged} hours of {name} were missing and are bridged by straight lines."));
+            findings.Add(Finding.Of(FindingCode.EpwBridged, Severity.Note, $"{bridged} hours of {name} were missing and are bridged by straight lines."));
     }
 
     /// <summary>Writes a year as such a file; what is not known carries its missing code.</summary>

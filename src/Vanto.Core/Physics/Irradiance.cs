@@ -24,7 +24,7 @@ public static class Irradiance
 
     /// <summary>Clear sky by Ineichen and Perez 2002 (from memory), with pressure of the standard atmosphere.</summary>
     public static SkyIrradiance ClearSky(double zenithDeg, int dayOfYear, double elevationM, double linkeTurbidity) =>
-        zenithDeg >= 90 ? default : ClearSky(zenithDeg, AirMass(zenithDeg) * MoistAir.Pressure(elevationM) / MoistAir.SeaLevelPa, Sun.Extraterrestrial(dayOfYear), elevationM, linkeTurbidity);
+        zenithDeg >= 90 ? default : ClearSky(zenithDeg, AirMass(zenithDeg) * Atmosphere.Pressure(elevationM) / Atmosphere.SeaLevelPa, Sun.Extraterrestrial(dayOfYear), elevationM, linkeTurbidity);
 
     /// <summary>Clear sky from an absolute air mass and extraterrestrial irradiance.</summary>
     public static SkyIrradiance ClearSky(double zenithDeg, double airMass, double extraterrestrial, double elevationM, double linkeTurbidity)

@@ -6,9 +6,6 @@ namespace Vanto.Core.Physics;
 /// </summary>
 public static class MoistAir
 {
-    /// <summary>Standard pressure at sea level, Pa.</summary>
-    public const double SeaLevelPa = 101325;
-
     /// <summary>Heat of vaporisation used for loads, J/kg.</summary>
     public const double VaporisationJPerKg = 2_501_000;
 
@@ -17,9 +14,6 @@ public static class MoistAir
 
     private const double MassRatio = 0.621945;
     private const double Tolerance = 1e-8;
-
-    /// <summary>Pressure of the standard atmosphere at an elevation in m.</summary>
-    public static double Pressure(double elevationM) => SeaLevelPa * Math.Pow(1 - 2.25577e-5 * elevationM, 5.2559);
 
     /// <summary>Saturation pressure over ice (to 0.01 °C) and water, Pa.</summary>
     public static double SaturationPressure(double temperatureC)
@@ -60,14 +54,14 @@ public static class MoistAir
     public static double DewPoint(double humidityRatio, double pressurePa)
     {
         var vapour = VapourPressure(humidityRatio, pressurePa);
-        return Roots.Bisect(t => SaturationPressure(t) - vapour, -100, 200, Tolerance);
+        return Roots.OfRising(t => SaturationPressure(t) - vapour, -100, 200, Tolerance);
     }
 
     /// <summary>Wet bulb, °C.</summary>
     public static double WetBulb(double temperatureC, double humidityRatio, double pressurePa)
     {
         var low = Math.Min(DewPoint(humidityRatio, pressurePa), temperatureC);
-        return Roots.Bisect(t => RatioFromWetBulb(temperatureC, t, pressurePa) - humidityRatio, low, temperatureC, Tolerance);
+        return Roots.OfRising(t => RatioFromWetBulb(temperatureC, t, pressurePa) - humidityRatio, low, temperatureC, Tolerance);
     }
 
     /// <summary>Enthalpy, J per kg dry air.</summary>
@@ -80,4 +74,9 @@ public static class MoistAir
 
     /// <summary>Heat capacity of moist air, J per kg dry air and K.</summary>
     public static double HeatCapacity(double humidityRatio) => 1006 + 1860 * humidityRatio;
+
+    /// <summary>Wet bulb from relative humidity at sea level (Stull 2011, published), for hand checks.</summary>
+    public static double WetBulbFromRh(double t, double rh) =>
+        t * Math.Atan(0.151977 * Math.Sqrt(rh + 8.313659)) + Math.Atan(t + rh) - Math.Atan(rh - 1.676331)
+        + 0.00391838 * Math.Pow(rh, 1.5) * Math.Atan(0.023101 * rh) - 4.686035;
 }

@@ -1,49 +1,45 @@
+using MathNet.Numerics.RootFinding;
+
 namespace Vanto.Core.Physics;
 
-/// <summary>Bisection and interpolation, used wherever a formula has no inverse or a table stands for a curve.</summary>
+/// <summary>Roots, borders and interpolation, used wherever a formula has no inverse or a table stands for a curve.</summary>
 public static class Roots
 {
+    private const int MostSteps = 200;
+
     /// <summary>
-    /// Where a rising function crosses zero between two bounds (Chandrupatla's method: bisection or inverse quadratic steps).
-    /// Returns the low bound when the function is positive throughout, the high one when it is negative throughout.
+    /// Where a rising function crosses zero between two bounds (Brent's method). The low bound where the function is positive throughout, the high
+    /// one where it is negative throughout.
     /// </summary>
-    public static double Bisect(Func<double, double> rising, double low, double high, double tolerance)
+    /// <param name="rising">The function.</param>
+    /// <param name="low">Lower bound.</param>
+    /// <param name="high">Upper bound.</param>
+    /// <param name="tolerance">How near the bound to the root is.</param>
+    public static double OfRising(Func<double, double> rising, double low, double high, double tolerance) =>
+        rising(low) >= 0 ? low : rising(high) < 0 ? high : Brent.FindRoot(rising, low, high, tolerance, MostSteps);
+
+    /// <summary>The highest value found for which something still holds, where it holds at the low bound and no longer at the high one.</summary>
+    /// <param name="holds">True up to the border sought, false beyond.</param>
+    /// <param name="low">A value for which it holds.</param>
+    /// <param name="high">A value for which it does not.</param>
+    /// <param name="tolerance">Distance to the first value for which it does not, at most.</param>
+    public static double LastThat(Predicate<double> holds, double low, double high, double tolerance)
     {
-        double a = high, b = low, fa = rising(high), fb = rising(low);
-        if (fb >= 0)
-            return low;
-        if (fa < 0)
-            return high;
-        double c = a, fc = fa, t = 0.5;
-        for (var i = 0; i < 100; i++)
+        while (high - low > tolerance)
         {
-            var x = a + t * (b - a);
-            var fx = rising(x);
-            if (fx >= 0 == fa >= 0)
-            {
-                (c, fc) = (a, fa);
-            }
+            var middle = 0.5 * (low + high);
+            if (holds(middle))
+                low = middle;
             else
-            {
-                (c, b) = (b, a);
-                (fc, fb) = (fb, fa);
-            }
-            (a, fa) = (x, fx);
-            var nearest = Math.Abs(fa) < Math.Abs(fb) ? a : b;
-            var share = 0.5 * tolerance / Math.Abs(b - a);
-            if (fa == 0 || share > 0.5)
-                return nearest;
-            var xi = (a - b) / (c - b);
-            var phi = (fa - fb) / (fc - fb);
-            t = phi * phi < xi && (1 - phi) * (1 - phi) < 1 - xi
-                ? fa / (fb - fa) * fc / (fb - fc) + (c - a) / (b - a) * fa / (fc - fa) * fb / (fc - fb)
-                : 0.5;
-            t = Math.Clamp(t, share, 1 - share);
+                high = middle;
         }
-        return Math.Abs(fa) < Math.Abs(fb) ? a : b;
+        return low;
     }
 
-    /// <summary>Linear interpolation in a table with rising <paramref name="x"/>; the end values hold beyond the ends.</summary>
+    /// <summary>
+    /// Linear interpolation in a table with rising <paramref name="x"/>; the end values hold beyond the ends. Written out here because steps of runs
+    /// call it millions of times and must not allocate.
+    /// </summary>
     public static double Interpolate(ReadOnlySpan<double> x, ReadOnlySpan<double> y, double at)
     {
         if (at <= x[0])

@@ -29,7 +29,7 @@ public static class Sun
     /// <param name="airC">For refraction.</param>
     /// <param name="deltaTSeconds">Terrestrial minus universal time.</param>
     public static SunAngles Position(int year, int month, int day, double hour, double utcOffsetH, double latitudeDeg, double longitudeDeg,
-        double pressurePa = MoistAir.SeaLevelPa, double airC = 15, double deltaTSeconds = 69)
+        double pressurePa = Atmosphere.SeaLevelPa, double airC = 15, double deltaTSeconds = 69)
     {
         if (month <= 2)
         {

@@ -1,3 +1,4 @@
+using MathNet.Numerics.Distributions;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 
@@ -80,14 +81,6 @@ public sealed class WeatherGenerator
         return days;
     }
 
-    /// <summary>Standard normal distribution (Abramowitz and Stegun 26.2.17, from memory).</summary>
-    public static double Phi(double x)
-    {
-        var t = 1 / (1 + 0.2316419 * Math.Abs(x));
-        var tail = Math.Exp(-x * x / 2) / Math.Sqrt(2 * Math.PI) * t * (0.319381530 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + 1.330274429 * t))));
-        return x >= 0 ? 1 - tail : tail;
-    }
-
     /// <summary>Clearness of a day at a quantile: distribution of Bendt, Collares-Pereira and Rabl 1981, upper limit of Hollands and Huget 1983 (from memory).</summary>
     public static (double Gamma, double Most, double Value) Bendt(double mean, double quantile)
     {
@@ -95,7 +88,7 @@ public sealed class WeatherGenerator
         var most = 0.6313 + 0.267 * mean - 11.9 * Math.Pow(mean - 0.75, 8);
         var d = most - least;
         double MeanOf(double g) => Math.Abs(g * d) < 1e-6 ? (least + most) / 2 : most - 1 / g + d / (Math.Exp(g * d) - 1);
-        var gamma = Roots.Bisect(g => MeanOf(g) - mean, -400, 400, 1e-10);
+        var gamma = Roots.OfRising(g => MeanOf(g) - mean, -400, 400, 1e-10);
         return (gamma, most, least + Math.Log(1 + quantile * (Math.Exp(gamma * d) - 1)) / gamma);
     }
 
@@ -131,7 +124,7 @@ public sealed class WeatherGenerator
             zk = i == 0 ? e1 : 0.30 * zk + Math.Sqrt(1 - 0.09) * e1;
             zt = i == 0 ? e2 : 0.70 * zt + Math.Sqrt(1 - 0.49) * e2;
             var zr = -0.5 * zk + Math.Sqrt(0.75) * e3;
-            var (_, _, clearness) = Bendt(_clearness[d], Phi(zk));
+            var (_, _, clearness) = Bendt(_clearness[d], Normal.CDF(0, 1, zk));
             var range = (_max[d] - _min[d]) * (0.7 + 0.3 * clearness / _clearness[d]);
             var shift = _sigma[d] * zt;
             var mean = (_max[d] + _min[d]) / 2 + shift;

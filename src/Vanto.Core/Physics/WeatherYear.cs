@@ -4,7 +4,7 @@ namespace Vanto.Core.Physics;
 public sealed record WeatherPlace(string Name, double LatitudeDeg, double LongitudeDeg, double UtcOffsetH, double ElevationM)
 {
     /// <summary>Pressure of the standard atmosphere there, Pa.</summary>
-    public double PressurePa => MoistAir.Pressure(ElevationM);
+    public double PressurePa => Atmosphere.Pressure(ElevationM);
 }
 
 /// <summary>

@@ -12,9 +12,12 @@ public static class QuantityTable
     public const double JoulesPerBtu = 1055.05585262;
 
     private const double WattsPerBtuPerHour = JoulesPerBtu / 3600;
-    private const double PascalsPerPsi = 0.45359237 * 9.80665 / (0.0254 * 0.0254);
-    private const double PascalsPerInchOfMercury = 3386.389;
-    private const double PascalsPerMicron = 101325.0 / 760 / 1000;
+    /// <summary>Pascals in one pound-force per square inch; exact.</summary>
+    public const double PascalsPerPsi = 0.45359237 * 9.80665 / (0.0254 * 0.0254);
+    /// <summary>Pascals in one inch of mercury (conventional, NIST SP 811).</summary>
+    public const double PascalsPerInchOfMercury = 3386.389;
+    /// <summary>Pascals in one micron of mercury.</summary>
+    public const double PascalsPerMicron = 101325.0 / 760 / 1000;
     private const double NewtonMetresPerFootPound = 0.3048 * 0.45359237 * 9.80665;
     private const double CubicMetresPerGallon = 231 * 0.0254 * 0.0254 * 0.0254;
     private const double CubicMetresPerSecondPerCfm = 0.3048 * 0.3048 * 0.3048 / 60;
@@ -100,9 +103,9 @@ public static class QuantityTable
         var psi = Unit("psi", PascalsPerPsi, 1);
         var megapascal = Unit("MPa", 1e6, 3);
         yield return new(AbsolutePressure, "absolute pressure", pascal, Unit("micron", PascalsPerMicron, 0, "microns", "mtorr"), kilopascal, bar,
-            psi with { Symbol = "psia" }, megapascal, Unit("inHg", PascalsPerInchOfMercury, 2, "inhg"), Unit("Torr", 101325.0 / 760, 2), Unit("mbar", 100, 1));
+            psi with { Symbol = "psia" }, megapascal, Unit("inHg", PascalsPerInchOfMercury, 2, "inhg"), Unit("Torr", 1000 * PascalsPerMicron, 2), Unit("mbar", 100, 1));
         var micron = Unit("micron", PascalsPerMicron, 0, "microns", "mtorr", "µm");
-        yield return new(Vacuum, "absolute vacuum", micron, micron, pascal, Unit("Torr", 101325.0 / 760, 2), Unit("mbar", 100, 1), kilopascal);
+        yield return new(Vacuum, "absolute vacuum", micron, micron, pascal, Unit("Torr", 1000 * PascalsPerMicron, 2), Unit("mbar", 100, 1), kilopascal);
         yield return new(GaugePressure, "gauge pressure", bar, psi with { Aliases = ["psig"] }, pascal, kilopascal, megapascal,
             Unit("inHg", PascalsPerInchOfMercury, 2));
         yield return new(AirFlow, "air flow", Unit("L/s", 0.001, 1, "l/s"), Unit("CFM", CubicMetresPerSecondPerCfm, 0, "cfm"),

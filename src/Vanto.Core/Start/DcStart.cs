@@ -1,6 +1,6 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
@@ -9,6 +9,16 @@ namespace Vanto.Core.Start;
 /// <summary>The rush into the capacitors of an inverter-driven unit when it is switched on; typical figures, common practice.</summary>
 public sealed record Precharge(double PeakA, double TauS, Working Working)
 {
+    /// <summary>What there is to say of a rush without a resistor.</summary>
+    /// <param name="peakA">Its peak.</param>
+    public static Finding Inrush(double peakA) => Finding.Of(FindingCode.StartDcInrush, Severity.Caution,
+        $"Without a resistor {peakA:Current} rush into its capacitors: an arc at the plug, a pitted contactor. Fit a pre-charge resistor and switch.");
+
+    /// <summary>Why a unit driven by electronics starts softly.</summary>
+    /// <param name="unit">What it is, as a sentence begins with it.</param>
+    public Finding SoftByNature(string unit) => Finding.Of(FindingCode.StartSoftByNature, Severity.Note,
+        $"{unit} has no locked rotor: it charges its capacitors with {PeakA:Current} for {3 * TauS:Milliseconds}, waits, then climbs in a minute.");
+
     /// <summary>Rush of a unit at a voltage.</summary>
     /// <param name="unit">The unit.</param>
     /// <param name="volts">RMS, or of the bank.</param>
@@ -19,8 +29,8 @@ public sealed record Precharge(double PeakA, double TauS, Working Working)
         var ohm = pathOhm ?? resistor;
         var peak = (unit.IsDc ? volts : Math.Sqrt(2) * volts) / ohm;
         return new Precharge(peak, ohm * farad, Working.Start()
-            .Step("I_peak", unit.IsDc ? "V/R_pre" : "√2·V/R_pre", $"{volts:0.#} V, {ohm} Ω", peak, "A", Sources.Trade)
-            .Step("τ", "R_pre·C", $"{ohm} × {farad}", ohm * farad, "s", Sources.Trade).Done());
+            .Step("I_peak", unit.IsDc ? "V/R_pre" : "√2·V/R_pre", $"{volts:0.#} V, {ohm} Ω", peak, "A", Citations.Trade)
+            .Step("τ", "R_pre·C", $"{ohm} × {farad}", ohm * farad, "s", Citations.Trade).Done());
     }
 
     /// <summary>The first second.</summary>
@@ -42,7 +52,7 @@ internal static class DcStart
         var bank = SourceBuilder.Bank(battery);
         var findings = new List<Finding>();
         if (Math.Abs(bank.NominalVoltage / unit.SupplyVoltageV - 1) > 0.10)
-            findings.Add(new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants a {unit.SupplyVoltageV:Voltage} bank; this one has {bank.NominalVoltage:Voltage}."), Matching(unitDesign, unit, bank)));
+            findings.Add(StartStation.OtherVoltage(unit, "bank", bank.NominalVoltage) with { Remedies = Matching(unitDesign, unit, bank) });
         var most = Performance.MostPowerW(unit, outdoorC);
         var others = survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Dc).ToList();
         var total = most + others.Sum(d => d.PowerW);
@@ -51,30 +61,32 @@ internal static class DcStart
         var reserve = bank.Sag(design.ReserveSoc, total, cable);
         var holds = now is { } n && n.CurrentA <= bank.ContinuousA && !TripAccumulators.UnderDcCutOff(n.Voltage, bank.NominalVoltage);
         if (!holds)
-            findings.Add(new Finding("start.battery", Severity.Stop, now is { } s
+            findings.Add(Finding.Of(FindingCode.StartDcBattery, Severity.Stop, now is { } s
                 ? Phrase.Of($"At full power it draws {s.CurrentA:Current} from a bank that gives {bank.ContinuousA:Current}; {s.Voltage:Voltage} are left.")
                 : Phrase.Of($"The bank cannot deliver {total:ElectricPower} at all."),
                 [new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{battery.Blocks + 1} in parallel"), DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })))]));
         else if (reserve is not { } r || TripAccumulators.UnderDcCutOff(r.Voltage, bank.NominalVoltage))
-            findings.Add(Finding.Of("start.at-reserve", Severity.Caution, $"At the reserve of {design.ReserveSoc:Fraction} the voltage falls under the cut-off when it runs at full power."));
+            findings.Add(Finding.Of(FindingCode.StartDcReserve, Severity.Caution, $"At the reserve of {design.ReserveSoc:Fraction} the voltage falls under the cut-off when it runs at full power."));
         var precharge = Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc), design.NoPrecharge ? bank.Resistance(design.Soc) + cable + ContactOhm : null);
         findings.Add(design.NoPrecharge
-            ? new Finding("start.dc-inrush", Severity.Caution, Phrase.Of($"Without a resistor {precharge.PeakA:Current} rush into its capacitors: an arc at the plug, a pitted contactor. Fit a pre-charge resistor and switch."),
-                [new Remedy(Phrase.Of($"pre-charge resistor"), Phrase.Of($"{Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc)).PeakA:Current} instead"), DesignEdit.Of(design, d => d with { NoPrecharge = false }))])
-            : Finding.Of("start.soft-by-nature", Severity.Note, $"A DC unit has no locked rotor: {precharge.PeakA:Current} charge its capacitors, then it climbs in a minute."));
+            ? Precharge.Inrush(precharge.PeakA) with
+            {
+                Remedies = [new Remedy(Phrase.Of($"pre-charge resistor"), Phrase.Of($"{Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc)).PeakA:Current} instead"), DesignEdit.Of(design, d => d with { NoPrecharge = false }))],
+            }
+            : precharge.SoftByNature("A DC unit"));
         var current = now?.CurrentA ?? 0;
         var voltage = now?.Voltage ?? 0;
         var working = Working.Start()
-            .Given("P_max", "input at its highest capacity and the design heat, with neighbours", total, "W", Sources.InverterCurve)
-            .Given("U", "open-circuit voltage of the bank", bank.OpenCircuitVoltage(design.Soc), "V", Sources.Battery)
-            .Given("R", "bank and cable", bank.Resistance(design.Soc) + cable, "Ω", Sources.Battery)
-            .Step("I", "(U − √(U² − 4RP))/2R", $"P {total:0} W", current, "A", Sources.Arithmetic).Done();
+            .Given("P_max", "input at its highest capacity and the design heat, with neighbours", total, "W", Citations.InverterCurve)
+            .Given("U", "open-circuit voltage of the bank", bank.OpenCircuitVoltage(design.Soc), "V", Citations.Battery)
+            .Given("R", "bank and cable", bank.Resistance(design.Soc) + cable, "Ω", Citations.Battery)
+            .Step("I", "(U − √(U² − 4RP))/2R", $"P {total:0} W", current, "A", Citations.Arithmetic).Done();
         return new StartAssessment(
             new Verdict(Verdict.Worst(findings),
                 findings.Any(f => f.Level == Severity.Stop) ? findings.First(f => f.Level == Severity.Stop).Words : Phrase.Of($"Starts softly on the bank and draws at most {current:Current} of {bank.ContinuousA:Current}."),
                 Phrase.Of($"At full power the bank stands at {voltage:Voltage}.")),
             findings, [new Figure("Most current, running", current, QuantityKind.Current, working), new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
-            holds && findings.All(f => f.Level != Severity.Stop) ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, holds ? "" : "battery", precharge.Trace(bank.OpenCircuitVoltage(design.Soc)),
+            holds && findings.All(f => f.Level != Severity.Stop) ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, holds ? TripCause.None : TripCause.BatteryOverCurrent, precharge.Trace(bank.OpenCircuitVoltage(design.Soc)),
             bank.HasManagementBoard ? BearingPoint.Of(BearingCurve.ManagementBoard, bank.ContinuousA) : [],
             [.. others.Select(d => new StackedLoad(d.Name, d.PowerW, d.PowerW / bank.NominalVoltage, d.MayWait))], [], [],
             Math.Max(current, precharge.PeakA), bank.ContinuousA, current, voltage, bank.NominalVoltage, current / bank.ContinuousA, bank.ContinuousA * bank.NominalVoltage, 2 * bank.ContinuousA * bank.NominalVoltage, null, true);

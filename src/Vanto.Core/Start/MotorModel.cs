@@ -1,3 +1,4 @@
+using MathNet.Numerics.Integration;
 using System.Numerics;
 using Vanto.Core.Findings;
 
@@ -110,15 +111,8 @@ public sealed class MotorModel
     private MotorModel WithInertia(double startTime)
     {
         const int intervals = 400;
-        var end = 0.95 * RunSpeed;
-        var h = end / intervals;
-        var sum = 0.0;
-        for (var i = 0; i <= intervals; i++)
-        {
-            var speed = i * h;
-            var weight = i == 0 || i == intervals ? 1 : i % 2 == 1 ? 4 : 2;
-            sum += weight / (Torque(RatedV, speed, PlainStart) - LoadTorque(speed, double.PositiveInfinity));
-        }
+        double SecondsPerSpeed(double speed) => 1 / (Torque(RatedV, speed, PlainStart) - LoadTorque(speed, double.PositiveInfinity));
+        var seconds = SimpsonRule.IntegrateComposite(SecondsPerSpeed, 0, 0.95 * RunSpeed, intervals);
         return new MotorModel(RatedV, LraA, RlaA, PowerFactorRun)
         {
             R1 = R1,
@@ -128,7 +122,7 @@ public sealed class MotorModel
             RunTorqueW = RunTorqueW,
             Susceptance = Susceptance,
             StartTimeS = startTime,
-            InertiaWs = startTime / (sum * h / 3),
+            InertiaWs = startTime / seconds,
         };
     }
 }

@@ -1,13 +1,13 @@
 using System.Numerics;
-using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 
 namespace Vanto.Core.Start;
 
 /// <summary>Whether the source carries the unit once it runs.</summary>
-internal readonly record struct RunningCheck(double SourceA, double CompressorV, string Cause, double AfterS)
+internal readonly record struct RunningCheck(double SourceA, double CompressorV, TripCause Cause, double AfterS)
 {
     /// <summary>True when nothing ends the run.</summary>
-    public bool Holds => Cause.Length == 0;
+    public bool Holds => Cause == TripCause.None;
 }
 
 /// <summary>The check of running on.</summary>
@@ -28,27 +28,27 @@ internal static class Running
         return new RunningCheck(point.SourceA, point.CompressorV, cause, after);
     }
 
-    private static (string Cause, double AfterS) Judge(PowerSource source, double ratedV, in NetworkPoint point)
+    private static (TripCause Cause, double AfterS) Judge(PowerSource source, double ratedV, in NetworkPoint point)
     {
         if (point.CompressorV < 0.5 * ratedV || double.IsNaN(point.CompressorV))
-            return ("voltage collapse", 0);
+            return (TripCause.VoltageCollapse, 0);
         if (source.Curve is { } curve)
         {
             var ratio = source.IsEngineLimited ? point.RealW / source.ContinuousW : point.SourceA / source.ContinuousA;
             if (ratio > 1)
-                return (source.IsEngineLimited ? "engine overload" : "source overload", curve.AllowedSeconds(ratio));
+                return (source.IsEngineLimited ? TripCause.EngineOverload : TripCause.SourceOverload, curve.AllowedSeconds(ratio));
         }
         if (source.Class == SourceClass.Shore && point.SourceA > source.BreakerA)
-            return ("breaker (thermal)", source.BreakerBands().Min.AllowedSeconds(point.SourceA / source.BreakerA));
-        return source.Dc is { } side ? JudgeDc(side, point.RealW) : ("", 0);
+            return (TripCause.BreakerThermal, source.BreakerBands().Min.AllowedSeconds(point.SourceA / source.BreakerA));
+        return source.Dc is { } side ? JudgeDc(side, point.RealW) : (TripCause.None, 0);
     }
 
-    private static (string Cause, double AfterS) JudgeDc(DcSide side, double acW)
+    private static (TripCause Cause, double AfterS) JudgeDc(DcSide side, double acW)
     {
         if (side.Bank.Sag(side.Soc, side.Inverter.DcPower(acW), side.CableOhm) is not { } dc)
-            return ("battery collapse", 0);
+            return (TripCause.BatteryCollapse, 0);
         if (dc.CurrentA > side.Bank.ContinuousA)
-            return ("battery over-current", side.Bank.HasManagementBoard ? BearingCurve.ManagementBoard.AllowedSeconds(dc.CurrentA / side.Bank.ContinuousA) : 0);
-        return TripAccumulators.UnderDcCutOff(dc.Voltage, side.Bank.NominalVoltage) ? ("DC under-voltage", 10) : ("", 0);
+            return (TripCause.BatteryOverCurrent, side.Bank.HasManagementBoard ? BearingCurve.ManagementBoard.AllowedSeconds(dc.CurrentA / side.Bank.ContinuousA) : 0);
+        return TripAccumulators.UnderDcCutOff(dc.Voltage, side.Bank.NominalVoltage) ? (TripCause.DcUnderVoltage, 10) : (TripCause.None, 0);
     }
 }

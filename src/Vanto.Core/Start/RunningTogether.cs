@@ -1,5 +1,4 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
 using Vanto.Core.Supply;
 using Vanto.Core.Survey;

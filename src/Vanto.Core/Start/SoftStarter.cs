@@ -33,6 +33,11 @@ public static class SoftStarter
     /// <summary>Starts that it takes to learn.</summary>
     public const int LearningStarts = 5;
 
+    /// <summary>What there is to say of its first starts.</summary>
+    /// <param name="starts">Starts that it takes to learn.</param>
+    public static Finding Learns(int starts) => Finding.Of(FindingCode.StartLearn, Severity.Note,
+        $"A soft starter learns: make its first {starts} starts on shore or a large generator; the first on a small source may trip what later ones do not.");
+
     /// <summary>Share of the locked-rotor current taken away at a start, growing evenly to what it ends at.</summary>
     /// <param name="first">At its first start.</param>
     /// <param name="final">Once it has learned.</param>

@@ -1,8 +1,8 @@
 using System.Numerics;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 using static Vanto.Core.Quantities.QuantityKind;
 
@@ -35,7 +35,7 @@ public sealed record StartOrderInput : DesignPart
 public static class SourceCalculators
 {
     /// <summary>The smallest source of each class.</summary>
-    [Calculator("smallest-source", "The smallest source that starts it", "Which inverter or generator to buy", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves)])]
+    [Calculator("smallest-source", "The smallest source that starts it", "Which inverter or generator to buy", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult Smallest(UnitSourceInput i)
     {
         var unit = Single(i.Unit, "unit");
@@ -46,7 +46,7 @@ public static class SourceCalculators
         foreach (var kind in new[] { SourceClass.HighFrequencyInverter, SourceClass.TransformerInverter, SourceClass.InverterGenerator, SourceClass.ConventionalGenerator })
         {
             if (SmallestSource.Of(start, kind, Generators.DerateFactor(i.AltitudeM, i.AirC)) is { } step)
-                result.Step($"P_{(int)kind}", Calls.Name(kind), "first of its steps that starts and runs on", $"{unit.Id}, {SmallestSource.Steps(kind).Count} steps", step.RatedW, ElectricPower, Sources.SurgeCurves);
+                result.Step($"P_{(int)kind}", Calls.Name(kind), "first of its steps that starts and runs on", $"{unit.Id}, {SourceSteps.Of(kind).Count} steps", step.RatedW, ElectricPower, Citations.SurgeCurves);
             else
                 result.Words($"P_{(int)kind}", Calls.Name(kind), "none of its steps");
         }
@@ -54,23 +54,23 @@ public static class SourceCalculators
     }
 
     /// <summary>Rules of thumb.</summary>
-    [Calculator("start-rules", "Rules of thumb for starts", "What the trade says, to be held against the model", SourceIds = [nameof(Sources.Trade)])]
+    [Calculator("start-rules", "Rules of thumb for starts", "What the trade says, to be held against the model", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult Rules(UnitSourceInput i)
     {
         var unit = Single(i.Unit, "unit");
         var model = SmallestSource.Of(Case(unit, i.LineOhm), SourceClass.HighFrequencyInverter)?.RatedW;
         var rule = new RuleLine("", ElectricPower, StartRules.InverterW(unit.RatedPowerW), model);
         return new ResultBuilder()
-            .Step("LRA", "Locked-rotor current", "5.2·RLA", $"5.2 × {unit.RlaA}", StartRules.LraA(unit.RlaA), Current, Sources.Trade)
+            .Step("LRA", "Locked-rotor current", "5.2·RLA", $"5.2 × {unit.RlaA}", StartRules.LraA(unit.RlaA), Current, Citations.Trade)
             .Number("plate", "by its plate", unit.LockedRotorA, Current)
-            .Step("P", "High-frequency inverter", "2·running watts", $"2 × {unit.RatedPowerW}", rule.Rule, ElectricPower, Sources.Trade)
+            .Step("P", "High-frequency inverter", "2·running watts", $"2 × {unit.RatedPowerW}", rule.Rule, ElectricPower, Citations.Trade)
             .Number("model", "by the model", model ?? 0, ElectricPower)
-            .Step("I", "Battery amperes at 12 V", "W/10", $"{unit.RatedPowerW}/10", StartRules.DcA(unit.RatedPowerW, 12), Current, Sources.Trade)
-            .Judge(rule.Apart ? Finding.Of("start.rule", Severity.Caution, $"Rule and model are more than half apart.") : null).Done();
+            .Step("I", "Battery amperes at 12 V", "W/10", $"{unit.RatedPowerW}/10", StartRules.DcA(unit.RatedPowerW, 12), Current, Citations.Trade)
+            .Judge(rule.Apart ? Finding.Of(FindingCode.StartRule, Severity.Caution, $"Rule and model are more than half apart.") : null).Done();
     }
 
     /// <summary>Two units in turn.</summary>
-    [Calculator("best-start-order", "Which unit first", "Two units on one inverter", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves)])]
+    [Calculator("best-start-order", "Which unit first", "Two units on one inverter", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult Order(StartOrderInput i)
     {
         UnitToStart Of(string id, string field)
@@ -85,8 +85,8 @@ public static class SourceCalculators
         var best = StartOrder.Best(start with { Source = PowerSource.OfInverter(i.HighFrequency ? SourceClass.HighFrequencyInverter : SourceClass.TransformerInverter, start.Source.Volts, i.InverterW), Neighbours = [] }, [first, second]);
         return new ResultBuilder()
             .Words("order", "Start", string.Join(", then ", best.Order))
-            .Step("Used", "Worst share of what it bears", "largest over the starts, those running as loads", $"{i.InverterW} W", best.WorstUsed, Fraction, Sources.SurgeCurves)
-            .Judge(best.AllStart ? Finding.Of("start.turns", Severity.Note, $"At least ten seconds apart; after power returns wait three minutes.") : Finding.Of("start.trips", Severity.Stop, $"Not both start, in whatever order.")).Done();
+            .Step("Used", "Worst share of what it bears", "largest over the starts, those running as loads", $"{i.InverterW} W", best.WorstUsed, Fraction, Citations.SurgeCurves)
+            .Judge(best.AllStart ? Finding.Of(FindingCode.StartTurns, Severity.Note, $"At least ten seconds apart; after power returns wait three minutes.") : Finding.Of(FindingCode.StartNotBoth, Severity.Stop, $"Not both start, in whatever order.")).Done();
     }
 
     private static AcUnit Single(string id, string field) => UnitCatalogue.Find(id) is { SingleSpeed: true } unit ? unit

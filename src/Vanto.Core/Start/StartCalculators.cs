@@ -1,8 +1,8 @@
 using System.Numerics;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 using static Vanto.Core.Quantities.QuantityKind;
 
 namespace Vanto.Core.Start;
@@ -109,21 +109,21 @@ public sealed record PrechargeInput : DesignPart
 public static class StartCalculators
 {
     /// <summary>Motor from its plate.</summary>
-    [Calculator("motor-model", "Motor from its plate", "How long and how hard a compressor pulls", SourceIds = [nameof(Sources.MotorModel)])]
+    [Calculator("motor-model", "Motor from its plate", "How long and how hard a compressor pulls", CitationIds = [nameof(Citations.MotorModel)])]
     public static CalculationResult Motor(MotorInput i)
     {
         var m = i.Model();
         return new ResultBuilder()
-            .Step("R1", "Stator resistance", "Z·pf − R2", $"Z {i.RatedV / i.LraA:0.####} Ω", m.R1, Resistance, Sources.MotorModel)
-            .Step("R2", "Rotor resistance", "0.30·Z·pf", $"Z {i.RatedV / i.LraA:0.####} Ω", m.R2, Resistance, Sources.MotorModel)
-            .Step("X", "Reactance", "Z·√(1 − pf²)", $"pf {i.PowerFactorLockedRotor}", m.X, Resistance, Sources.MotorModel)
-            .Step("n", "Running speed", "1 − R2/(A − R1)", $"RLA {i.RlaA} A", m.RunSpeed, Fraction, Sources.MotorModel)
-            .Step("T", "Running torque", "I₂²·R2/s", $"synchronous watts", m.RunTorqueW, ElectricPower, Sources.MotorModel)
-            .Step("M", "Inertia, W·s", "t₀/∫dn/(T_m − T_L)", $"t₀ {i.StartTimeS} s", m.InertiaWs, QuantityKind.Number, Sources.MotorModel).Done();
+            .Step("R1", "Stator resistance", "Z·pf − R2", $"Z {i.RatedV / i.LraA:0.####} Ω", m.R1, Resistance, Citations.MotorModel)
+            .Step("R2", "Rotor resistance", "0.30·Z·pf", $"Z {i.RatedV / i.LraA:0.####} Ω", m.R2, Resistance, Citations.MotorModel)
+            .Step("X", "Reactance", "Z·√(1 − pf²)", $"pf {i.PowerFactorLockedRotor}", m.X, Resistance, Citations.MotorModel)
+            .Step("n", "Running speed", "1 − R2/(A − R1)", $"RLA {i.RlaA} A", m.RunSpeed, Fraction, Citations.MotorModel)
+            .Step("T", "Running torque", "I₂²·R2/s", $"synchronous watts", m.RunTorqueW, ElectricPower, Citations.MotorModel)
+            .Step("M", "Inertia, W·s", "t₀/∫dn/(T_m − T_L)", $"t₀ {i.StartTimeS} s", m.InertiaWs, QuantityKind.Number, Citations.MotorModel).Done();
     }
 
     /// <summary>The smallest continuous rating of a bank that starts a motor.</summary>
-    [Calculator("smallest-battery-rating", "The smallest battery rating that starts it", "What the management board must bear", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves), nameof(Sources.Battery)])]
+    [Calculator("smallest-battery-rating", "The smallest battery rating that starts it", "What the management board must bear", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves), nameof(Citations.Battery)])]
     public static CalculationResult SmallestBattery(SmallestBatteryInput i)
     {
         var bank = new BatteryBank(Chemistry.Lfp, (int)Math.Round(i.NominalV / 12 * CellData.Of(Chemistry.Lfp).CellsPer12V), i.AmpHours, extraResistance: i.LinksOhm);
@@ -141,59 +141,59 @@ public static class StartCalculators
             Reduction = i.Reduction,
         };
         return StartVerdict.SmallestBatteryRating(start, a => source with { Dc = dc with { Bank = bank.Rated(a) } }) is { } amperes
-            ? new ResultBuilder().Step("I_cont", "Continuous rating of the bank", "bisected until it just starts", $"{i.AmpHours} Ah at {i.Soc:0%}", amperes, Current, Sources.SurgeCurves).Done()
+            ? new ResultBuilder().Step("I_cont", "Continuous rating of the bank", "bisected until it just starts", $"{i.AmpHours} Ah at {i.Soc:0%}", amperes, Current, Citations.SurgeCurves).Done()
             : new ResultBuilder().Words("I_cont", "Continuous rating of the bank", "none: something else ends the start").Done();
     }
 
     /// <summary>What a soft starter takes away while it learns.</summary>
-    [Calculator("soft-starter-learning", "A soft starter learns", "Why the first starts belong on shore or a large generator", SourceIds = [nameof(Sources.Trade)])]
+    [Calculator("soft-starter-learning", "A soft starter learns", "Why the first starts belong on shore or a large generator", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult Learning(LearningInput i) => new ResultBuilder()
-        .Step("ρ", "It takes away", "ρ_final − (ρ_final − ρ_first)·(1 − (k − 1)/(N − 1))", $"start {i.Number} of {i.Starts}, {i.First} to {i.Final}", SoftStarter.Learned(i.First, i.Final, i.Starts, i.Number), Fraction, Sources.Trade)
-        .Judge(i.Number < i.Starts ? Finding.Of("start.learn", Severity.Note, $"Make the first {i.Starts} starts on shore power or a large generator.") : null).Done();
+        .Step("ρ", "It takes away", "ρ_final − (ρ_final − ρ_first)·(1 − (k − 1)/(N − 1))", $"start {i.Number} of {i.Starts}, {i.First} to {i.Final}", SoftStarter.Learned(i.First, i.Final, i.Starts, i.Number), Fraction, Citations.Trade)
+        .Judge(i.Number < i.Starts ? SoftStarter.Learns(i.Starts) : null).Done();
 
     /// <summary>Verdict on a start.</summary>
-    [Calculator("start-verdict", "Will it start?", "Starts or trips, when and why", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves), nameof(Sources.FirstPeak)])]
+    [Calculator("start-verdict", "Will it start?", "Starts or trips, when and why", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves), nameof(Citations.FirstPeak)])]
     public static CalculationResult Verdict(StartVerdictInput i)
     {
         var start = Case(i);
         var result = StartVerdict.Of(start);
-        return new ResultBuilder().Words("outcome", "Outcome", Calls.Name(result.Outcome) + (result.Cause.Length > 0 ? ": " + result.Cause : ""))
-            .Step("I_max", "Most current", "E/(Z_s + 1/Y), at most what the source gives", $"E {i.SourceV} V", result.MaxA, Current, Sources.MotorModel)
-            .Step("I_peak", "First peak", "κ·√2·I_max", $"I_max {result.MaxA:0.##}", result.PeakA, Current, Sources.FirstPeak)
-            .Step("t", result.TripS is null ? "Start time" : "Trips after", "0.5 ms steps", $"speed from the torques", result.TripS ?? result.StartS ?? 0, Seconds, Sources.MotorModel)
-            .Step("V", "Volts left at the compressor", "V_t − Z_line·I_m", $"line {i.LineOhm} Ω", result.MinCompressorV, Voltage, Sources.MotorModel)
-            .Step("Used", "Used of what it bears", "Σ Δt/allowed", $"I_cont {start.Source.ContinuousA:0.##} A", result.Used, Fraction, Sources.SurgeCurves)
-            .Step("I_run", "Runs on", "(P + jQ)/V", $"RLA {i.RlaA} A", result.RunA, Current, Sources.MotorModel).Done();
+        return new ResultBuilder().Words("outcome", "Outcome", Calls.Name(result.Outcome) + (result.Cause == TripCause.None ? "" : ": " + result.Cause.Words()))
+            .Step("I_max", "Most current", "E/(Z_s + 1/Y), at most what the source gives", $"E {i.SourceV} V", result.MaxA, Current, Citations.MotorModel)
+            .Step("I_peak", "First peak", "κ·√2·I_max", $"I_max {result.MaxA:0.##}", result.PeakA, Current, Citations.FirstPeak)
+            .Step("t", result.TripS is null ? "Start time" : "Trips after", "0.5 ms steps", $"speed from the torques", result.TripS ?? result.StartS ?? 0, Seconds, Citations.MotorModel)
+            .Step("V", "Volts left at the compressor", "V_t − Z_line·I_m", $"line {i.LineOhm} Ω", result.MinCompressorV, Voltage, Citations.MotorModel)
+            .Step("Used", "Used of what it bears", "Σ Δt/allowed", $"I_cont {start.Source.ContinuousA:0.##} A", result.Used, Fraction, Citations.SurgeCurves)
+            .Step("I_run", "Runs on", "(P + jQ)/V", $"RLA {i.RlaA} A", result.RunA, Current, Citations.MotorModel).Done();
     }
 
     /// <summary>Largest motor that starts.</summary>
-    [Calculator("largest-lra", "Largest motor that starts", "How large a compressor this source starts", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves)])]
+    [Calculator("largest-lra", "Largest motor that starts", "How large a compressor this source starts", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult LargestLra(StartVerdictInput i)
     {
         var largest = StartVerdict.LargestLra(Case(i), i.Model);
-        return new ResultBuilder().Step("LRA_max", "Largest locked-rotor current", "LRA and RLA scaled together until it no longer starts", $"LRA : RLA = {i.LraA} : {i.RlaA}", largest, Current, Sources.MotorModel).Done();
+        return new ResultBuilder().Step("LRA_max", "Largest locked-rotor current", "LRA and RLA scaled together until it no longer starts", $"LRA : RLA = {i.LraA} : {i.RlaA}", largest, Current, Citations.MotorModel).Done();
     }
 
     /// <summary>Reduction needed.</summary>
-    [Calculator("needed-reduction", "Soft starter needed", "The least reduction that starts", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.SurgeCurves)])]
+    [Calculator("needed-reduction", "Soft starter needed", "The least reduction that starts", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult NeededReduction(StartVerdictInput i)
     {
         var needed = StartVerdict.NeededReduction(Asked(i));
         return needed is { } ρ
-            ? new ResultBuilder().Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts; 0 without", $"{i.ContinuousW} W", ρ, Fraction, Sources.MotorModel).Done()
-            : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter is enough").Judge(Finding.Of("start.cannot-run", Severity.Stop, $"Usually the running current is already too much.")).Done();
+            ? new ResultBuilder().Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts; 0 without", $"{i.ContinuousW} W", ρ, Fraction, Citations.MotorModel).Done()
+            : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter is enough").Judge(Finding.Of(FindingCode.StartNoReduction, Severity.Stop, $"Usually the running current is already too much.")).Done();
     }
 
     /// <summary>Soft starter in time.</summary>
-    [Calculator("soft-starter-current", "Soft starter in time", "What a soft starter lets through", SourceIds = [nameof(Sources.MotorModel), nameof(Sources.Trade)])]
+    [Calculator("soft-starter-current", "Soft starter in time", "What a soft starter lets through", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.Trade)])]
     public static CalculationResult SoftStarterCurrent(SoftStarterInput i)
     {
         SoftStarter.Check("reduction", i.LraA, i.RlaA, i.Reduction);
-        return new ResultBuilder().Step("I", "Current", "ramp 0.15 s, hold 0.25 s, decay 0.06 s", $"limit (1 − {i.Reduction}) × {i.LraA}", StartSimulation.SoftCurrent(i.TimeS, i.LraA, i.RlaA, i.Reduction), Current, Sources.MotorModel).Done();
+        return new ResultBuilder().Step("I", "Current", "ramp 0.15 s, hold 0.25 s, decay 0.06 s", $"limit (1 − {i.Reduction}) × {i.LraA}", StartSimulation.SoftCurrent(i.TimeS, i.LraA, i.RlaA, i.Reduction), Current, Citations.MotorModel).Done();
     }
 
     /// <summary>How long an overload is borne.</summary>
-    [Calculator("allowed-time", "How long an overload is borne", "Seconds until a source gives up", SourceIds = [nameof(Sources.SurgeCurves), nameof(Sources.Breakers)])]
+    [Calculator("allowed-time", "How long an overload is borne", "Seconds until a source gives up", CitationIds = [nameof(Citations.SurgeCurves), nameof(Citations.Breakers)])]
     public static CalculationResult AllowedTime(AllowedTimeInput i)
     {
         var bands = PowerSource.OfShore(120, i.BreakerA, i.Family).BreakerBands();
@@ -210,7 +210,7 @@ public static class StartCalculators
         var seconds = curve.AllowedSeconds(i.Ratio);
         return double.IsInfinity(seconds)
             ? new ResultBuilder().Words("t", "Borne for", "as long as you like").Done()
-            : new ResultBuilder().Step("t", "Borne for", "log-log between the curve's points", $"{Calls.Name(i.Source)}, {i.Ratio} × rating", seconds, Seconds, Sources.SurgeCurves).Done();
+            : new ResultBuilder().Step("t", "Borne for", "log-log between the curve's points", $"{Calls.Name(i.Source)}, {i.Ratio} × rating", seconds, Seconds, Citations.SurgeCurves).Done();
     }
 
     /// <summary>Maximum watts of a generator, at least 1.01 and at most so many times its rating.</summary>
@@ -219,14 +219,14 @@ public static class StartCalculators
         : throw new InputException(InputError.Range("maximumW", Calls.Name(i.Source) + ": maximumW", ElectricPower, i.MaximumW, 1.01 * i.RatedW, most * i.RatedW));
 
     /// <summary>Pre-charge rush.</summary>
-    [Calculator("inverter-driven-start", "Rush of an inverter-driven unit", "What flows when it is plugged in", SourceIds = [nameof(Sources.Trade)])]
+    [Calculator("inverter-driven-start", "Rush of an inverter-driven unit", "What flows when it is plugged in", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult InverterDrivenStart(PrechargeInput i)
     {
         var peak = (i.Dc ? i.Volts : Math.Sqrt(2) * i.Volts) / i.ResistorOhm;
         return new ResultBuilder()
-            .Step("I_peak", "First rush", i.Dc ? "V/R" : "√2·V/R", $"{i.Volts} V/{i.ResistorOhm} Ω", peak, Current, Sources.Trade)
-            .Step("τ", "Dies away in", "R·C", $"{i.ResistorOhm} × {i.CapacitorMicrofarad} µF", i.ResistorOhm * i.CapacitorMicrofarad * 1e-6, Milliseconds, Sources.Trade)
-            .Judge(i.Dc && peak > 500 ? Finding.Of("start.dc-inrush", Severity.Caution, $"An arc at the plug and a pitted contactor: fit a pre-charge resistor and switch.") : null).Done();
+            .Step("I_peak", "First rush", i.Dc ? "V/R" : "√2·V/R", $"{i.Volts} V/{i.ResistorOhm} Ω", peak, Current, Citations.Trade)
+            .Step("τ", "Dies away in", "R·C", $"{i.ResistorOhm} × {i.CapacitorMicrofarad} µF", i.ResistorOhm * i.CapacitorMicrofarad * 1e-6, Milliseconds, Citations.Trade)
+            .Judge(i.Dc && peak > 500 ? Precharge.Inrush(peak) : null).Done();
     }
 
     private static StartCase Case(StartVerdictInput i)

@@ -1,13 +1,10 @@
 using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
+using Vanto.Core.Supply;
 
 namespace Vanto.Core.Start;
-
-/// <summary>Which source on board is asked.</summary>
-public enum SourceChoice { [Called("inverter")] Inverter, [Called("generator")] Generator, [Called("shore")] Shore, [Called("sun alone")] Sun }
 
 /// <summary>One reading of a measured start: milliseconds from switching on, amperes RMS.</summary>
 public sealed record MeasuredMoment : DesignPart
@@ -86,7 +83,7 @@ public sealed record StartTrace(double[] Seconds, double[] SourceA, double[] Com
 
 /// <summary>Result of the Start station.</summary>
 public sealed record StartAssessment(
-    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, StartOutcome Outcome, string Cause, StartTrace Trace, IReadOnlyList<BearingPoint> Bears,
+    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, StartOutcome Outcome, TripCause Cause, StartTrace Trace, IReadOnlyList<BearingPoint> Bears,
     IReadOnlyList<StackedLoad> Neighbours, IReadOnlyList<StartTrial> Remedies, IReadOnlyList<StartTrial> Stacking, double MaxA, double LimitA, double RunA, double RunV, double SourceV, double Used,
     double ContinuousW, double SurgeW, double? NeededReduction, bool InverterDriven) : IStationResult;
 

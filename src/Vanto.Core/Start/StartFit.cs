@@ -1,4 +1,5 @@
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 
 namespace Vanto.Core.Start;
 
@@ -15,6 +16,10 @@ public readonly record struct StartFitResult(double LraA, double StartTimeS, dou
 public static class StartFit
 {
     private const double Over = 0.5;
+    private const double LraToleranceA = 1e-9;
+    private const double ShortestS = 0.05;
+    private const double LongestS = 1.5;
+    private const double TimeToleranceS = 1e-4;
 
     /// <summary>Fits.</summary>
     /// <param name="start">The start as it was measured, with the plate's motor.</param>
@@ -33,15 +38,7 @@ public static class StartFit
         var (low, high) = (Math.Max(least, 0.3 * lraA), 3 * lraA);
         if (measuredA <= Most(low) || measuredA >= Most(high) - 1e-6 || measuredA >= start.Source.LimitA - 0.01)
             return new StartFitResult(lraA, startTimeS, Most(lraA), false);
-        for (var i = 0; i < 40; i++)
-        {
-            var middle = 0.5 * (low + high);
-            if (Most(middle) < measuredA)
-                low = middle;
-            else
-                high = middle;
-        }
-        var lra = 0.5 * (low + high);
+        var lra = Roots.OfRising(a => Most(a) - measuredA, low, high, LraToleranceA);
         var time = lastsS is { } lasts ? FitTime(start, t => motor(lra, t), lasts) : startTimeS;
         return new StartFitResult(lra, time, Most(lra), true);
     }
@@ -57,16 +54,12 @@ public static class StartFit
 
     private static double FitTime(StartCase start, Func<double, MotorModel> motor, double lasts)
     {
-        var (low, high) = (0.05, 1.5);
-        for (var i = 0; i < 14; i++)
+        return Roots.LastThat(Shorter, ShortestS, LongestS, TimeToleranceS);
+
+        bool Shorter(double startTimeS)
         {
-            var middle = 0.5 * (low + high);
-            var trace = StartSimulation.Run(start with { Motor = motor(middle) }, trace: true, checkRunning: false).Trace;
-            if (trace.Count > 0 && Lasts([.. trace.Select(m => (m.Seconds, m.SourceA))]) < lasts)
-                low = middle;
-            else
-                high = middle;
+            var trace = StartSimulation.Run(start with { Motor = motor(startTimeS) }, trace: true, checkRunning: false).Trace;
+            return trace.Count > 0 && Lasts([.. trace.Select(m => (m.Seconds, m.SourceA))]) < lasts;
         }
-        return 0.5 * (low + high);
     }
 }

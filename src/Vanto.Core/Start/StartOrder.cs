@@ -1,3 +1,5 @@
+using Vanto.Core.Supply;
+
 namespace Vanto.Core.Start;
 
 /// <summary>One unit to be started: its motor, its own fan and help.</summary>

@@ -1,6 +1,6 @@
 using System.Numerics;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 
 namespace Vanto.Core.Start;
 
@@ -35,7 +35,7 @@ public enum StartOutcome { Starts, StartsOnlyIfShed, StartsButCannotRun, Stalls,
 public sealed record StartResult
 {
     public StartOutcome Outcome { get; init; }
-    public string Cause { get; init; } = "";
+    public TripCause Cause { get; init; }
     public double? TripS { get; init; }
     public double? StartS { get; init; }
     public double MaxA { get; init; }
@@ -62,15 +62,13 @@ public sealed record StartResult
 /// </summary>
 public static class StartSimulation
 {
-    private const double StepS = 0.0005;
+    internal const double StepS = 0.0005;
     private const double LongestS = 2;
     private const double AfterS = 0.1;
     private const double SoftRampS = 0.15;
     private const double SoftHoldS = 0.25;
     private const double SoftDecayS = 0.06;
     private const double SoftKick = 0.5;
-    private const double SoftPowerFactor = 0.80;
-    private const double AbortShare = 0.85;
 
     /// <summary>Time after which a soft starter has handed over, s.</summary>
     public const double SoftStartS = SoftRampS + SoftHoldS + 3 * SoftDecayS;
@@ -95,7 +93,7 @@ public static class StartSimulation
     {
         var soft = start.Remedy == StartRemedy.SoftStarter;
         if (soft && start.SecondsOff < 180)
-            return new StartResult { Outcome = StartOutcome.Stalls, Cause = "soft starter waits until 3 minutes after the last stop" };
+            return new StartResult { Outcome = StartOutcome.Stalls, Cause = TripCause.SoftStarterWaits };
         var moments = trace ? new List<StartMoment>(1500) : null;
         var trips = new TripAccumulators(start);
         var network = new Network(start);
@@ -116,8 +114,8 @@ public static class StartSimulation
             i2t += point.CompressorA * point.CompressorA * StepS;
             var dc = trips.Add(point, time, soft);
             moments?.Add(new StartMoment(time, speed, point.SourceA, point.CompressorA, point.SourceV, point.CompressorV, point.RealW, dc.Volts, dc.Amps));
-            if (trips.Cause is { } cause)
-                return Finish(StartOutcome.TripsDuringStart, cause, time + StepS);
+            if (trips.Cause != TripCause.None)
+                return Finish(StartOutcome.TripsDuringStart, trips.Cause, time + StepS);
             if (soft)
             {
                 if (startS is null && time + StepS >= SoftStartS - 1e-9)
@@ -130,12 +128,12 @@ public static class StartSimulation
                 startS = time + StepS;
         }
         if (startS is null)
-            return Finish(StartOutcome.Stalls, "compressor does not reach speed", null);
+            return Finish(StartOutcome.Stalls, TripCause.NoSpeed, null);
         if (trips.MagneticTrip(PeakA()) == true)
-            return Finish(StartOutcome.TripsDuringStart, "breaker (magnetic)", 0.010);
+            return Finish(StartOutcome.TripsDuringStart, TripCause.BreakerMagnetic, 0.010);
         if (!checkRunning)
-            return Finish(StartOutcome.Starts, "", null);
-        return Finish(running.Cause.Length == 0 ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, running.Cause, running.Cause.Length == 0 ? null : running.AfterS);
+            return Finish(StartOutcome.Starts, TripCause.None, null);
+        return Finish(running.Holds ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, running.Cause, running.Holds ? null : running.AfterS);
 
         double Acceleration(double volts, double n) => (motor.Torque(volts, n, startFactor) - motor.LoadTorque(n, start.SecondsOff)) / motor.InertiaWs;
 
@@ -148,7 +146,7 @@ public static class StartSimulation
             return Math.Min(kappa * Math.Sqrt(2) * maxA, Math.Sqrt(2) * start.Source.LimitA);
         }
 
-        StartResult Finish(StartOutcome outcome, string cause, double? tripS)
+        StartResult Finish(StartOutcome outcome, TripCause cause, double? tripS)
         {
             return new StartResult
             {

@@ -1,9 +1,9 @@
 using System.Numerics;
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
@@ -70,12 +70,12 @@ public sealed class StartStation : Station<StartAssessment>
             return DcStart.Assess(survey, design, unitDesign, unit, outdoorC);
         if (design.On == SourceChoice.Sun)
             return SunStart.Assess(survey, unit, outdoorC);
-        var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
+        var source = SourceBuilder.Source(survey.Sources, survey.Place.ElevationM, survey.Place.DryBulbC, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
             return WrongVoltage(unitDesign, unit, source);
         if (WrongWaveform(survey, design))
-            return Refused(unit, source, Phrase.Of($"Does not fit this source: a modified sine wave."), "waveform",
-                Finding.Of("source.waveform", Severity.Stop, $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave."));
+            return Refused(unit, source, Phrase.Of($"Does not fit this source: a modified sine wave."), TripCause.ModifiedSine,
+                Finding.Of(FindingCode.SourceWaveform, Severity.Stop, $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave."));
         if (unit.SingleSpeed && Fit(survey, design, unit, source) is { } fit)
         {
             var seen = SingleSpeed(survey, design, Fitted(unit, fit), source);
@@ -90,20 +90,20 @@ public sealed class StartStation : Station<StartAssessment>
     private static IEnumerable<Finding> RecordEndsEarly(StartDesign design)
     {
         if (design.Measured.Count >= 3 && StartFit.Lasts(Trace(design)) is null)
-            yield return Finding.Of("start.measured-short", Severity.Caution, $"The measured start never falls from its highest current: the record ends too early, or the motor did not turn. Only the peak is used; record until it runs.");
+            yield return Finding.Of(FindingCode.StartMeasuredShort, Severity.Caution, $"The measured start never falls from its highest current: the record ends too early, or the motor did not turn. Only the peak is used; record until it runs.");
     }
 
     private static Finding Measured(AcUnit unit, StartFitResult fit) => fit.Fitted
-        ? Finding.Of("start.measured", Math.Abs(fit.LraA / unit.LockedRotorA - 1) > MeasuredApart ? Severity.Caution : Severity.Note,
+        ? Finding.Of(FindingCode.StartMeasured, Math.Abs(fit.LraA / unit.LockedRotorA - 1) > MeasuredApart ? Severity.Caution : Severity.Note,
             $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LockedRotorA:Current}, start time {fit.StartTimeS:Milliseconds}.")
-        : Finding.Of("start.measured-hidden", Severity.Note, $"What was measured cannot be fitted: this source folds back and hides what the motor would draw. Measure on shore.");
+        : Finding.Of(FindingCode.StartMeasuredHidden, Severity.Note, $"What was measured cannot be fitted: this source folds back and hides what the motor would draw. Measure on shore.");
 
     /// <summary>The unit with the motor that was measured on the source chosen, so that every start of it is judged on the same motor; the plate's where none was.</summary>
     internal static AcUnit AsMeasured(SurveyDesign survey, StartDesign design, AcUnit unit)
     {
         if (!unit.SingleSpeed || design.On == SourceChoice.Sun || !HasMeasured(design))
             return unit;
-        var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
+        var source = SourceBuilder.Source(survey.Sources, survey.Place.ElevationM, survey.Place.DryBulbC, design.On, design.Soc);
         return Fit(survey, design, unit, source) is { } fit ? Fitted(unit, fit) : unit;
     }
 
@@ -127,7 +127,7 @@ public sealed class StartStation : Station<StartAssessment>
     {
         if (unit.IsDc)
             return DcStart.Assess(survey, design, new UnitDesign(), unit, outdoorC).Outcome;
-        var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
+        var source = SourceBuilder.Source(survey.Sources, survey.Place.ElevationM, survey.Place.DryBulbC, design.On, design.Soc);
         if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
             return StartOutcome.StartsButCannotRun;
         if (WrongWaveform(survey, design))
@@ -196,9 +196,9 @@ public sealed class StartStation : Station<StartAssessment>
         {
             StartOutcome.Starts => Phrase.Of($"Starts on the {Called(source)}{helped}, using {result.Used:Fraction} of what it bears."),
             StartOutcome.StartsOnlyIfShed => Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}."),
-            StartOutcome.StartsButCannotRun => Phrase.Of($"Starts, but cannot run on: {result.Cause} after {result.TripS ?? 0:Seconds}."),
-            StartOutcome.Stalls => Phrase.Of($"Stalls: {result.Cause}."),
-            _ => Phrase.Of($"Trips after {result.TripS ?? 0:Milliseconds}: {result.Cause}."),
+            StartOutcome.StartsButCannotRun => Phrase.Of($"Starts, but cannot run on: {result.Cause.Words()} after {result.TripS ?? 0:Seconds}."),
+            StartOutcome.Stalls => Phrase.Of($"Stalls: {result.Cause.Words()}."),
+            _ => Phrase.Of($"Trips after {result.TripS ?? 0:Milliseconds}: {result.Cause.Words()}."),
         };
         var start = result.StartS is { } s ? Phrase.Of($"It reaches speed in {s:Milliseconds}; at") : Phrase.Of($"At");
         return new Verdict(Verdict.Worst(findings), headline, Phrase.Of($"{start} most {result.MaxA:Current} flow and {result.MinCompressorV:Voltage} are left at the compressor; then it runs on {result.RunA:Current}."));
@@ -247,9 +247,9 @@ public sealed class StartStation : Station<StartAssessment>
         {
             StartOutcome.Starts => Phrase.Of($"starts, {result.Used:Fraction} used"),
             StartOutcome.StartsOnlyIfShed => Phrase.Of($"starts only without {string.Join(" and ", result.Shed)}"),
-            StartOutcome.StartsButCannotRun => Phrase.Of($"starts, then {result.Cause} after {result.TripS ?? 0:Seconds}"),
+            StartOutcome.StartsButCannotRun => Phrase.Of($"starts, then {result.Cause.Words()} after {result.TripS ?? 0:Seconds}"),
             StartOutcome.Stalls => Phrase.Of($"stalls"),
-            _ => Phrase.Of($"trips after {result.TripS ?? 0:Milliseconds}: {result.Cause}"),
+            _ => Phrase.Of($"trips after {result.TripS ?? 0:Milliseconds}: {result.Cause.Words()}"),
         };
         return new StartTrial(id, words, result.Outcome, phrase, result.MaxA, result.Used, edit);
     }
@@ -258,50 +258,51 @@ public sealed class StartStation : Station<StartAssessment>
     {
         var remedies = WaysOut(start, design, needed, alone, survey).ToList();
         if (result.Outcome != StartOutcome.Starts)
-            yield return new Finding(Code(result), Severity.Stop, Reason(result, alone), remedies);
+            yield return Finding.Of(Code(result), Severity.Stop, Reason(result, alone), remedies);
         else if (atReserve is { Outcome: not StartOutcome.Starts })
-            yield return new Finding("start.at-reserve", Severity.Stop, Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause}. It must restart before dawn."), remedies);
+            yield return Finding.Of(FindingCode.StartAtReserve, Severity.Stop, Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause.Words()}. It must restart before dawn."), remedies);
         if (result.Outcome == StartOutcome.Starts && Math.Max(result.Used, result.BatteryUsed) > 0.5)
-            yield return new Finding("start.thin-margin", Severity.Caution, Phrase.Of($"The start uses {Math.Max(result.Used, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor will trip it."), remedies);
+            yield return Finding.Of(FindingCode.StartThinMargin, Severity.Caution, Phrase.Of($"The start uses {Math.Max(result.Used, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor will trip it."), remedies);
         if (result.Outcome == StartOutcome.Starts && largest < 1.15 * unit.LockedRotorA)
-            yield return new Finding("start.largest", Severity.Caution, Phrase.Of($"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LockedRotorA:Current}: little is left."), remedies);
+            yield return Finding.Of(FindingCode.StartLargest, Severity.Caution, Phrase.Of($"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LockedRotorA:Current}: little is left."), remedies);
         if (result.BreakerMayTrip)
-            yield return Finding.Of("start.breaker", Severity.Caution, $"The breaker may trip at the start.");
+            yield return Finding.Of(FindingCode.StartBreaker, Severity.Caution, $"The breaker may trip at the start.");
         if (start.Remedy == StartRemedy.None && BoughtForSurge(start, design, survey) is { } surge)
             yield return surge;
         if (result.Outcome == StartOutcome.Starts && result.MinCompressorV < 0.80 * unit.SupplyVoltageV)
-            yield return Finding.Of("start.low-voltage", Severity.Caution, $"Only {result.MinCompressorV:Voltage} are left at the compressor during the start.");
+            yield return Finding.Of(FindingCode.StartLowVoltage, Severity.Caution, $"Only {result.MinCompressorV:Voltage} are left at the compressor during the start.");
         if (result is { Outcome: StartOutcome.Starts, StartS: { } seconds } && start.Remedy != StartRemedy.SoftStarter && seconds > 2 * unit.StartTimeS)
-            yield return Finding.Of("start.slow", Severity.Caution, $"It takes {seconds:Milliseconds} to speed, twice what it should: low voltage keeps its windings hot. Shorten or thicken the cable, or use a hard-start kit.");
+            yield return Finding.Of(FindingCode.StartSlow, Severity.Caution, $"It takes {seconds:Milliseconds} to speed, twice what it should: low voltage keeps its windings hot. Shorten or thicken the cable, or use a hard-start kit.");
         if (result.Outcome == StartOutcome.Starts && result.RunCompressorV < 0.90 * unit.SupplyVoltageV)
-            yield return Finding.Of("start.run-voltage", result.RunCompressorV < 0.85 * unit.SupplyVoltageV ? Severity.Stop : Severity.Caution, $"It runs at {result.RunCompressorV:Voltage}, below 90 % of its plate.");
+            yield return Finding.Of(FindingCode.StartRunVoltage, result.RunCompressorV < 0.85 * unit.SupplyVoltageV ? Severity.Stop : Severity.Caution, $"It runs at {result.RunCompressorV:Voltage}, below 90 % of its plate.");
         if (start.Source.Class == SourceClass.Shore && result.RunA > 0.8 * start.Source.BreakerA)
-            yield return Finding.Of("start.continuous", Severity.Caution, $"It runs on {result.RunA:Current}, above 80 % of the breaker: too much for hours on end.");
-        if (start.Source.Class is SourceClass.InverterGenerator or SourceClass.ConventionalGenerator && Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC) < 0.93)
-            yield return Finding.Of("source.derate", Severity.Note, $"At this height and heat the generator has {Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC):Fraction} of its label left: {start.Source.ContinuousW:ElectricPower}.");
+            yield return Finding.Of(FindingCode.StartContinuous, Severity.Caution, $"It runs on {result.RunA:Current}, above 80 % of the breaker: too much for hours on end.");
+        if (start.Source.Class is SourceClass.InverterGenerator or SourceClass.ConventionalGenerator
+            && Generators.JudgeDerate(Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC), survey.Sources.Generator.RatedW) is { } derated)
+            yield return derated;
         foreach (var finding in SourceFindings.Of(survey, design, unit))
             yield return finding;
     }
 
-    private static string Code(StartResult result) => result.Cause switch
+    private static FindingCode Code(StartResult result) => result.Cause switch
     {
-        "battery over-current" or "DC under-voltage" or "battery collapse" => "start.battery",
-        _ when result.Outcome == StartOutcome.StartsOnlyIfShed => "start.neighbours",
-        _ when result.Outcome == StartOutcome.StartsButCannotRun => "start.cannot-run",
-        _ => "start.trips",
+        var cause when cause.OfBattery() => FindingCode.StartBattery,
+        _ when result.Outcome == StartOutcome.StartsOnlyIfShed => FindingCode.StartNeighbours,
+        _ when result.Outcome == StartOutcome.StartsButCannotRun => FindingCode.StartCannotRun,
+        _ => FindingCode.StartTrips,
     };
 
     private static Phrase Reason(StartResult result, StartResult alone)
     {
         if (result.Outcome == StartOutcome.StartsOnlyIfShed)
-            return Phrase.Of($"Alone it starts; with everything on: {result.Cause}. Switch off {string.Join(" and ", result.Shed)} first.");
-        if (result.Cause is "battery over-current" or "DC under-voltage" or "battery collapse")
-            return Phrase.Of($"The battery cuts off ({result.Cause}) although it holds energy: {result.MaxDcA ?? 0:Current} drawn, {result.MinDcV ?? 0:Voltage} left.");
+            return Phrase.Of($"Alone it starts; with everything on: {result.Cause.Words()}. Switch off {string.Join(" and ", result.Shed)} first.");
+        if (result.Cause.OfBattery())
+            return Phrase.Of($"The battery cuts off ({result.Cause.Words()}) although it holds energy: {result.MaxDcA ?? 0:Current} drawn, {result.MinDcV ?? 0:Voltage} left.");
         if (result.Outcome == StartOutcome.StartsButCannotRun)
-            return Phrase.Of($"It starts, but the source ends it: {result.Cause}.");
+            return Phrase.Of($"It starts, but the source ends it: {result.Cause.Words()}.");
         return alone.RunA > 0 && result.TripS is { } trip
-            ? Phrase.Of($"The source carries the running current of {alone.RunA:Current} but not the start: {result.MaxA:Current}, {result.Cause} after {trip:Milliseconds}.")
-            : Phrase.Of($"It does not start: {result.Cause}.");
+            ? Phrase.Of($"The source carries the running current of {alone.RunA:Current} but not the start: {result.MaxA:Current}, {result.Cause.Words()} after {trip:Milliseconds}.")
+            : Phrase.Of($"It does not start: {result.Cause.Words()}.");
     }
 
     private static IEnumerable<Remedy> WaysOut(StartCase start, StartDesign design, double? needed, StartResult alone, SurveyDesign survey)
@@ -317,7 +318,7 @@ public sealed class StartStation : Station<StartAssessment>
         if (start.Remedy == StartRemedy.None && StartSimulation.Starts(start with { Remedy = StartRemedy.HardStartKit }))
             yield return new Remedy(Phrase.Of($"hard-start kit"), Phrase.Of($"shortens the surge, not its first peak"), DesignEdit.Of(design, d => d with { Remedy = StartRemedy.HardStartKit }));
         if (start.Source.Dc is { Bank.HasManagementBoard: true } && survey.Sources.Battery.Blocks < 40)
-            if (StartSimulation.Starts(start with { Source = SourceBuilder.Source(survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place, SourceChoice.Inverter, start.Source.Dc.Soc) }))
+            if (StartSimulation.Starts(start with { Source = SourceBuilder.Source(survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place.ElevationM, survey.Place.DryBulbC, SourceChoice.Inverter, start.Source.Dc.Soc) }))
                 yield return new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{survey.Sources.Battery.Blocks + 1} in parallel"), DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })));
     }
 
@@ -333,7 +334,7 @@ public sealed class StartStation : Station<StartAssessment>
             return null;
         if (SmallestInverter(start) is not { } direct || SmallestInverter(start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 }) is not { } soft || soft >= direct)
             return null;
-        return new Finding("source.bought-for-surge", Severity.Note,
+        return Finding.Of(FindingCode.SourceBoughtForSurge, Severity.Note,
             Phrase.Of($"Without help it takes an inverter of {direct:ElectricPower} to start; with a soft starter {soft:ElectricPower} do. The rest is bought for half a second."),
             [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{survey.Sources.Inverter.RatedW - soft:ElectricPower} less inverter"), Softened(design, UnitToStart.TypicalReduction))]);
     }
@@ -347,12 +348,12 @@ public sealed class StartStation : Station<StartAssessment>
         var precharge = Precharge.Of(unit, source.Volts);
         var findings = new List<Finding>();
         if (result.Outcome != StartOutcome.Starts)
-            findings.Add(new Finding(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0 ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()))] : Array.Empty<Remedy>()]));
+            findings.Add(Finding.Of(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0 ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()))] : Array.Empty<Remedy>()]));
         findings.AddRange(SourceFindings.Of(survey, design, unit));
-        findings.Add(Finding.Of("start.soft-by-nature", Severity.Note, $"An inverter-driven unit has no locked rotor: it charges its capacitors with {precharge.PeakA:Current} for {3 * precharge.TauS:Milliseconds}, waits, then climbs in a minute."));
+        findings.Add(precharge.SoftByNature("An inverter-driven unit"));
         var working = Working.Start()
-            .Given("P_max", "input at its highest capacity and the design heat", most, "W", Sources.InverterCurve)
-            .Step("I", "|P + jQ|/V with the neighbours", $"{most:0.#} W at {source.Volts} V", result.RunA, "A", Sources.MotorModel).Done();
+            .Given("P_max", "input at its highest capacity and the design heat", most, "W", Citations.InverterCurve)
+            .Step("I", "|P + jQ|/V with the neighbours", $"{most:0.#} W at {source.Volts} V", result.RunA, "A", Citations.MotorModel).Done();
         var ratio = result.RunA / source.ContinuousA;
         return new StartAssessment(
             new Verdict(Verdict.Worst(findings),
@@ -360,7 +361,7 @@ public sealed class StartStation : Station<StartAssessment>
                 {
                     StartOutcome.Starts => Phrase.Of($"Starts softly on the {Called(source)} and runs within {ratio:Fraction} of it."),
                     StartOutcome.StartsOnlyIfShed => Phrase.Of($"Runs only without {string.Join(" and ", result.Shed)}."),
-                    _ => Phrase.Of($"Starts, but cannot run on at full power: {result.Cause} after {result.TripS ?? 0:Seconds}."),
+                    _ => Phrase.Of($"Starts, but cannot run on at full power: {result.Cause.Words()} after {result.TripS ?? 0:Seconds}."),
                 },
                 Phrase.Of($"At its most it draws {most:ElectricPower}, with what is on beside it {result.RunA:Current} of {source.ContinuousA:Current}.")),
             findings,
@@ -371,18 +372,24 @@ public sealed class StartStation : Station<StartAssessment>
             source.ContinuousW, SurgeW(source), null, true);
     }
 
+    /// <summary>A unit on another voltage than its own.</summary>
+    internal static Finding OtherVoltage(AcUnit unit, string called, double volts) =>
+        Finding.Of(FindingCode.SourceVoltage, Severity.Stop, $"{unit.Id} wants {unit.SupplyVoltageV:Voltage}, the {called} gives {volts:Voltage}.");
+
     private static StartAssessment WrongVoltage(UnitDesign unitDesign, AcUnit unit, PowerSource source)
     {
-        var finding = new Finding("source.voltage", Severity.Stop, Phrase.Of($"{unit.Id} wants {unit.SupplyVoltageV:Voltage}, the {Called(source)} gives {source.Volts:Voltage}."),
-            [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
-                .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))]);
-        return Refused(unit, source, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), "voltage", finding);
+        var finding = OtherVoltage(unit, Called(source), source.Volts) with
+        {
+            Remedies = [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
+                .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))],
+        };
+        return Refused(unit, source, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), TripCause.OtherVoltage, finding);
     }
 
     private static bool WrongWaveform(SurveyDesign survey, StartDesign design) => design.On == SourceChoice.Inverter && survey.Sources.Inverter.ModifiedSine;
 
     /// <summary>A start that is not even tried.</summary>
-    private static StartAssessment Refused(AcUnit unit, PowerSource source, Phrase headline, string cause, Finding finding) => new(
+    private static StartAssessment Refused(AcUnit unit, PowerSource source, Phrase headline, TripCause cause, Finding finding) => new(
         new Verdict(StationState.Stop, headline, finding.Words), [finding], [], StartOutcome.StartsButCannotRun, cause, StartTrace.None, Bears(source), [], [], [], 0, 0, 0, 0, source.Volts, 1, source.ContinuousW, SurgeW(source), null,
         !unit.SingleSpeed);
 
@@ -401,22 +408,22 @@ public sealed class StartStation : Station<StartAssessment>
     private static List<Figure> Figures(StartCase start, StartResult result, MotorModel motor, double largest, PowerSource source)
     {
         var working = Working.Start()
-            .Given("LRA", "locked-rotor current, plate", motor.LraA, "A", Sources.MotorModel)
-            .Given("RLA", "running current, plate", motor.RlaA, "A", Sources.MotorModel)
-            .Step("Z", "V/LRA", $"{motor.RatedV}/{motor.LraA}", motor.RatedV / motor.LraA, "Ω", Sources.MotorModel)
-            .Step("M", "t₀/∫dn/(T_m − T_L)", $"t₀ {motor.StartTimeS} s", motor.InertiaWs, "W·s", Sources.MotorModel)
-            .Step("Z_line", "2·L·ρ/A", $"cable to the unit", start.Line.Real, "Ω", Sources.Copper)
-            .Step("I_max", "E/(Z_s + 1/(Y_o + Y_b)), at most what the source gives", $"E {source.Volts} V", result.MaxA, "A", Sources.MotorModel)
-            .Step("I_peak", "κ·√2·I_max", $"κ·1.414 × {result.MaxA:0.##}", result.PeakA, "A", Sources.FirstPeak)
-            .Step("Used", "Σ Δt/allowed time at I/I_cont", $"I_cont {source.ContinuousA:0.##} A", result.Used, "", Sources.SurgeCurves);
+            .Given("LRA", "locked-rotor current, plate", motor.LraA, "A", Citations.MotorModel)
+            .Given("RLA", "running current, plate", motor.RlaA, "A", Citations.MotorModel)
+            .Step("Z", "V/LRA", $"{motor.RatedV}/{motor.LraA}", motor.RatedV / motor.LraA, "Ω", Citations.MotorModel)
+            .Step("M", "t₀/∫dn/(T_m − T_L)", $"t₀ {motor.StartTimeS} s", motor.InertiaWs, "W·s", Citations.MotorModel)
+            .Step("Z_line", "2·L·ρ/A", $"cable to the unit", start.Line.Real, "Ω", Citations.Copper)
+            .Step("I_max", "E/(Z_s + 1/(Y_o + Y_b)), at most what the source gives", $"E {source.Volts} V", result.MaxA, "A", Citations.MotorModel)
+            .Step("I_peak", "κ·√2·I_max", $"κ·1.414 × {result.MaxA:0.##}", result.PeakA, "A", Citations.FirstPeak)
+            .Step("Used", "Σ Δt/allowed time at I/I_cont", $"I_cont {source.ContinuousA:0.##} A", result.Used, "", Citations.SurgeCurves);
         if (result.MaxDcA is { } dc)
-            working.Step("I_dc", "(U − √(U² − 4RP))/2R", $"at the highest start power", dc, "A", Sources.InverterLoss).Step("V_dc", "U − R·I", $"at {dc:0.#} A", result.MinDcV ?? 0, "V", Sources.Battery);
+            working.Step("I_dc", "(U − √(U² − 4RP))/2R", $"at the highest start power", dc, "A", Citations.InverterLoss).Step("V_dc", "U − R·I", $"at {dc:0.#} A", result.MinDcV ?? 0, "V", Citations.Battery);
         return
         [
             new Figure("Start current", result.MaxA, QuantityKind.Current, working.Done()),
             new Figure("Volts left at the compressor", result.MinCompressorV, QuantityKind.Voltage, working.Done()),
-            new Figure("Largest locked-rotor current it starts", largest, QuantityKind.Current, Working.Start().Step("LRA_max", "LRA and RLA scaled together until it no longer starts", $"bisected to 0.1 A", largest, "A", Sources.MotorModel).Done()),
-            new Figure("Then it runs on", result.RunA, QuantityKind.Current, Working.Start().Step("I", "(P + jQ)/V with the neighbours", $"V {result.RunCompressorV:0.#}", result.RunA, "A", Sources.MotorModel).Done()),
+            new Figure("Largest locked-rotor current it starts", largest, QuantityKind.Current, Working.Start().Step("LRA_max", "LRA and RLA scaled together until it no longer starts", $"bisected to 0.1 A", largest, "A", Citations.MotorModel).Done()),
+            new Figure("Then it runs on", result.RunA, QuantityKind.Current, Working.Start().Step("I", "(P + jQ)/V with the neighbours", $"V {result.RunCompressorV:0.#}", result.RunA, "A", Citations.MotorModel).Done()),
         ];
     }
 }

@@ -1,7 +1,7 @@
 using System.Numerics;
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 
@@ -41,7 +41,7 @@ public static class StartStudy
         var unit = StartStation.AsMeasured(survey, design, plate);
         if (!unit.SingleSpeed || design.On == SourceChoice.Sun)
             return new StartStudyResult([], [], [], null, null);
-        var source = SourceBuilder.Source(survey.Sources, survey.Place, design.On, design.Soc);
+        var source = SourceBuilder.Source(survey.Sources, survey.Place.ElevationM, survey.Place.DryBulbC, design.On, design.Soc);
         var start = StartStation.Case(survey, design, unit, source);
         var alone = start with { Source = PowerSource.OfInverter(SourceClass.HighFrequencyInverter, source.Volts, 1000), Neighbours = [start.Neighbours[0]], Line = new Complex(0.05, 0) };
         var derate = Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC);
@@ -73,14 +73,14 @@ public static class StartStudy
         var beside = start with { Neighbours = [.. start.Neighbours.Skip(1)] };
         var sum = MotorModel.FromNameplate(unit.SupplyVoltageV, units.Sum(u => u.Motor.LraA), units.Sum(u => u.Motor.RlaA));
         var together = StartVerdict.Of(beside with { Motor = sum, Remedy = StartRemedy.None, Neighbours = [.. units.Select(u => u.Fan), .. beside.Neighbours] });
-        return new StartTurns(StartOrder.Best(beside, units), together.Outcome, together.Cause);
+        return new StartTurns(StartOrder.Best(beside, units), together.Outcome, together.Cause.Words());
     }
 
     private static List<SensitivityRow> Sensitivity(SurveyDesign survey, StartDesign design, AcUnit unit, StartCase now)
     {
         var rows = new List<SensitivityRow> { Row(Phrase.Of($"as it is"), now) };
         SurveyDesign With(BatteryDesign battery) => survey with { Sources = survey.Sources with { Battery = battery } };
-        StartCase At(SurveyDesign there, StartDesign told) => StartStation.Case(there, told, unit, SourceBuilder.Source(there.Sources, there.Place, told.On, told.Soc));
+        StartCase At(SurveyDesign there, StartDesign told) => StartStation.Case(there, told, unit, SourceBuilder.Source(there.Sources, there.Place.ElevationM, there.Place.DryBulbC, told.On, told.Soc));
         if (now.Source.Dc is not null)
         {
             rows.Add(Row(Phrase.Of($"bank at {ColdC:Temperature}"), At(With(survey.Sources.Battery with { TemperatureC = ColdC }), design)));
@@ -98,7 +98,7 @@ public static class StartStudy
     private static SensitivityRow Row(Phrase words, StartCase start)
     {
         var result = StartSimulation.Run(start);
-        return new SensitivityRow(words, result.Outcome, result.Cause, Math.Max(result.Used, result.BatteryUsed), result.MaxA);
+        return new SensitivityRow(words, result.Outcome, result.Cause.Words(), Math.Max(result.Used, result.BatteryUsed), result.MaxA);
     }
 
     private static List<RuleLine> Rules(AcUnit unit, PowerSource source, List<SmallestRow> smallest)
@@ -120,7 +120,7 @@ public static class StartStudy
         return lines;
     }
 
-    private static double? Maximum(SourceClass kind, double? ratedW) => ratedW is { } w ? SmallestSource.Steps(kind).First(s => s.RatedW == w).MaximumW : null;
+    private static double? Maximum(SourceClass kind, double? ratedW) => ratedW is { } w ? SourceSteps.Of(kind).First(s => s.RatedW == w).MaximumW : null;
 
     private static double? BatteryA(StartCase start) => start.Source.Dc is not { Bank: { HasManagementBoard: true } bank } dc ? null
         : StartVerdict.SmallestBatteryRating(start, amperes => start.Source with { Dc = dc with { Bank = bank.Rated(amperes) } });

@@ -1,4 +1,6 @@
 using System.Numerics;
+using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 
 namespace Vanto.Core.Start;
 
@@ -24,6 +26,12 @@ public static class StartVerdict
         return full;
     }
 
+    /// <summary>Locked-rotor currents are found to this, A.</summary>
+    private const double LraStepA = 0.1;
+
+    /// <summary>Battery ratings are found to this, A.</summary>
+    private const double RatingStepA = 0.5;
+
     /// <summary>Largest locked-rotor current of a motor of the same shape that starts without shedding, A; 0 if none does.</summary>
     public static double LargestLra(StartCase start, Func<double, MotorModel> scaled)
     {
@@ -34,15 +42,7 @@ public static class StartVerdict
             return 0;
         if (Starts(high))
             return 400;
-        while ((high - low) * lra > 0.1)
-        {
-            var middle = 0.5 * (low + high);
-            if (Starts(middle))
-                low = middle;
-            else
-                high = middle;
-        }
-        return low * lra;
+        return lra * Roots.LastThat(Starts, low, high, LraStepA / lra);
 
         bool Starts(double factor) => StartSimulation.Starts(start with { Motor = scaled(factor) });
     }
@@ -73,18 +73,8 @@ public static class StartVerdict
     /// <summary>Smallest continuous battery rating with which it starts and runs, A; null if none to 2000 A.</summary>
     public static double? SmallestBatteryRating(StartCase start, Func<double, PowerSource> withRating)
     {
-        double low = 1, high = 2000;
-        if (!Starts(high))
-            return null;
-        while (high - low > 0.5)
-        {
-            var middle = 0.5 * (low + high);
-            if (Starts(middle))
-                high = middle;
-            else
-                low = middle;
-        }
-        return high;
+        const double most = 2000;
+        return Starts(most) ? RatingStepA + Roots.LastThat(a => !Starts(a), 1, most, RatingStepA) : null;
 
         bool Starts(double amperes) => StartSimulation.Starts(start with { Source = withRating(amperes) });
     }

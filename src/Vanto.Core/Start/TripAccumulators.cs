@@ -1,18 +1,24 @@
-using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 
 namespace Vanto.Core.Start;
 
 /// <summary>Everything that can end a start, added up step by step; each trips when it reaches 1.</summary>
 internal sealed class TripAccumulators(StartCase start)
 {
-    private const double StepS = 0.0005;
+    private const double StepS = StartSimulation.StepS;
+
+    /// <summary>A soft starter gives up below this share of the rated voltage; common practice.</summary>
+    private const double AbortShare = 0.85;
+
+    /// <summary>It looks from this time on, s.</summary>
+    private const double AbortDelayS = 0.020;
     private static readonly (double VoltsPer12, double DelayS)[] DcCutOffs = [(10.5, 10), (9.5, 0.050)];
 
     private readonly PowerSource _source = start.Source;
     private readonly double[] _dcTimer = new double[DcCutOffs.Length];
     private double _overload, _breakerMax, _breakerMin, _battery, _collapseS;
 
-    public string? Cause { get; private set; }
+    public TripCause Cause { get; private set; }
     public double Used => Math.Max(_overload, _breakerMin);
     public double BatteryUsed => _battery;
     public bool MayTrip => _breakerMin >= 1;
@@ -23,8 +29,8 @@ internal sealed class TripAccumulators(StartCase start)
     {
         AddSource(point);
         var dc = _source.Dc is { } side ? AddDc(side, point.RealW) : default;
-        if (soft && time > 0.020 && point.CompressorV < 0.85 * start.Motor.RatedV)
-            Trip("soft starter aborts on low voltage");
+        if (soft && time > AbortDelayS && point.CompressorV < AbortShare * start.Motor.RatedV)
+            Trip(TripCause.SoftStarterAborts);
         return dc;
     }
 
@@ -45,10 +51,10 @@ internal sealed class TripAccumulators(StartCase start)
             var ratio = _source.IsEngineLimited ? point.RealW / _source.ContinuousW : point.SourceA / _source.ContinuousA;
             _overload += StepS / curve.AllowedSeconds(ratio);
             if (_overload >= 1 - 1e-9)
-                Trip(_source.IsEngineLimited ? "engine overload" : "source overload");
+                Trip(_source.IsEngineLimited ? TripCause.EngineOverload : TripCause.SourceOverload);
             _collapseS = point.SourceV < _source.CollapseShare * _source.Volts ? _collapseS + StepS : 0;
             if (_collapseS >= _source.CollapseDelayS - 1e-9)
-                Trip("source voltage collapse");
+                Trip(TripCause.VoltageCollapse);
         }
         if (_source.Class != SourceClass.Shore)
             return;
@@ -57,7 +63,7 @@ internal sealed class TripAccumulators(StartCase start)
         _breakerMin += StepS / min.AllowedSeconds(multiple);
         _breakerMax += StepS / max.AllowedSeconds(multiple);
         if (_breakerMax >= 1)
-            Trip("breaker (thermal)");
+            Trip(TripCause.BreakerThermal);
     }
 
     private (double Volts, double Amps) AddDc(DcSide side, double acW)
@@ -65,7 +71,7 @@ internal sealed class TripAccumulators(StartCase start)
         var sag = side.Bank.Sag(side.Soc, side.Inverter.DcPower(acW), side.CableOhm);
         if (sag is not { } dc)
         {
-            Trip("battery collapse");
+            Trip(TripCause.BatteryCollapse);
             return default;
         }
         MinDcV = Math.Min(MinDcV ?? double.PositiveInfinity, dc.Voltage);
@@ -74,18 +80,18 @@ internal sealed class TripAccumulators(StartCase start)
         {
             _battery += StepS / BearingCurve.ManagementBoard.AllowedSeconds(dc.CurrentA / side.Bank.ContinuousA);
             if (_battery >= 1)
-                Trip("battery over-current");
+                Trip(TripCause.BatteryOverCurrent);
         }
         for (var i = 0; i < DcCutOffs.Length; i++)
         {
             _dcTimer[i] = dc.Voltage < DcCutOffs[i].VoltsPer12 * side.Bank.NominalVoltage / 12 ? _dcTimer[i] + StepS : 0;
             if (_dcTimer[i] >= DcCutOffs[i].DelayS - 1e-9)
-                Trip("DC under-voltage");
+                Trip(TripCause.DcUnderVoltage);
         }
         return (dc.Voltage, dc.CurrentA);
     }
 
-    private void Trip(string cause) => Cause ??= cause;
+    private void Trip(TripCause cause) => Cause = Cause == TripCause.None ? cause : Cause;
 
     /// <summary>True when a DC voltage is under the higher of the inverter's cut-offs.</summary>
     public static bool UnderDcCutOff(double volts, double nominalV) => volts < DcCutOffs[0].VoltsPer12 * nominalV / 12;

@@ -1,4 +1,3 @@
-using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 
 namespace Vanto.Core.Stations;

@@ -1,6 +1,5 @@
 using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
-using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Stations;
 

@@ -2,7 +2,6 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using Vanto.Core.Calculators;
-using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Stations;

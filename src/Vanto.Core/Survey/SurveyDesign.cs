@@ -1,5 +1,6 @@
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 
 namespace Vanto.Core.Survey;
 

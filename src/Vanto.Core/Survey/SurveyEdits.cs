@@ -1,3 +1,5 @@
+using Vanto.Core.Supply;
+
 namespace Vanto.Core.Survey;
 
 /// <summary>Short ways to say what becomes of a source on board.</summary>

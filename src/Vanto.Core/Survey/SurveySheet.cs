@@ -1,7 +1,7 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
+using Vanto.Core.Supply;
 
 namespace Vanto.Core.Survey;
 

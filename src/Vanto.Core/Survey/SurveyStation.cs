@@ -2,6 +2,7 @@ using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
+using Vanto.Core.Supply;
 
 namespace Vanto.Core.Survey;
 
@@ -50,9 +51,9 @@ public sealed class SurveyStation : Station<SurveyAssessment>
             new Verdict(Verdict.Worst(findings), Phrase.Of($"{floor:Area} of floor under {skin:Area} of skin, {glass:Area} of it glass."), Phrase.Of($"A rig is not a room: {skin / floor:Ratio} m² of skin for each m² of floor; a house has about 3.")),
             findings,
             [
-                new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "Σ length × width of the spaces", $"{survey.Space.LengthM} × {survey.Space.WidthM}{(survey.Further.Count > 0 ? " + further" : "")}", floor, "m²", Sources.Geometry).Done()),
-                new Figure("Skin", skin, QuantityKind.Area, Working.Start().Step("A_skin", "roof + floor + sides, less partitions", $"2 × {floor:0.###} + sides", skin, "m²", Sources.Geometry).Done()),
-                new Figure("Glass", glass, QuantityKind.Area, Working.Start().Step("A_glass", "Σ width × height × count", $"{survey.Windows.Count} rows of windows", glass, "m²", Sources.Geometry).Done()),
+                new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "Σ length × width of the spaces", $"{survey.Space.LengthM} × {survey.Space.WidthM}{(survey.Further.Count > 0 ? " + further" : "")}", floor, "m²", Citations.Geometry).Done()),
+                new Figure("Skin", skin, QuantityKind.Area, Working.Start().Step("A_skin", "roof + floor + sides, less partitions", $"2 × {floor:0.###} + sides", skin, "m²", Citations.Geometry).Done()),
+                new Figure("Glass", glass, QuantityKind.Area, Working.Start().Step("A_glass", "Σ width × height × count", $"{survey.Windows.Count} rows of windows", glass, "m²", Citations.Geometry).Done()),
                 wall,
             ],
             path,
@@ -65,11 +66,11 @@ public sealed class SurveyStation : Station<SurveyAssessment>
         const double inside = 0.13;
         var outside = 1 / SkyLongWave.OutsideFilm(survey.Place.WindMs, 0.90, 293.15);
         var clear = Layers.Transmittance(layers, inside, outside);
-        var working = Working.Start().Step("R_se", "1/(4 + 4v + ε·4σT³)", $"wind {survey.Place.WindMs} m/s", outside, "m²K/W", Sources.Films);
+        var working = Working.Start().Step("R_se", "1/(4 + 4v + ε·4σT³)", $"wind {survey.Place.WindMs} m/s", outside, "m²K/W", Citations.Films);
         foreach (var layer in layers)
-            working.Step("R", layer.Solid is null ? "air gap" : $"d/k of {layer.Solid.Name}", layer.Solid is null ? (FormattableString)$"still air" : $"{layer.ThicknessM}/{layer.Solid.ConductivityWmK}", layer.Resistance, "m²K/W", Sources.Materials);
-        working.Step("U_clear", "1/(R_se + ΣR + R_si)", $"R_si {inside}", clear, "W/m²K", Sources.Films)
-            .Step("U", "U_clear + ribs", $"{clear:0.###} + {ribs}", clear + ribs, "W/m²K", Sources.ZoneMethod);
+            working.Step("R", layer.Solid is null ? "air gap" : $"d/k of {layer.Solid.Name}", layer.Solid is null ? (FormattableString)$"still air" : $"{layer.ThicknessM}/{layer.Solid.ConductivityWmK}", layer.Resistance, "m²K/W", Citations.Materials);
+        working.Step("U_clear", "1/(R_se + ΣR + R_si)", $"R_si {inside}", clear, "W/m²K", Citations.Films)
+            .Step("U", "U_clear + ribs", $"{clear:0.###} + {ribs}", clear + ribs, "W/m²K", Citations.ZoneMethod);
         return new Figure("Walls lose", clear + ribs, QuantityKind.ThermalTransmittance, working.Done());
     }
 
@@ -80,21 +81,21 @@ public sealed class SurveyStation : Station<SurveyAssessment>
     private static IEnumerable<Finding> Findings(SurveyDesign survey, double wallU, List<SunHour> path)
     {
         if (wallU > 3)
-            yield return Finding.Of("skin.bare", Severity.Note, $"The walls lose {wallU:ThermalTransmittance}: bare metal. Insulation pays first.");
+            yield return Finding.Of(FindingCode.SkinBare, Severity.Note, $"The walls lose {wallU:ThermalTransmittance}: bare metal. Insulation pays first.");
         if (path.Count is 0 or 24)
-            yield return Finding.Of("sun.polar", Severity.Note, $"The sun does not {(path.Count == 0 ? "rise" : "set")} on this day at this place.");
+            yield return Finding.Of(FindingCode.SunPolar, Severity.Note, $"The sun does not {(path.Count == 0 ? "rise" : "set")} on this day at this place.");
         if (survey.Place.DryBulbC > 46)
-            yield return Finding.Of("design.extreme", Severity.Note, $"Many outdoor units end at 46 to 50 °C; the design day reaches {survey.Place.DryBulbC:Temperature}. Check the plate.");
+            yield return Finding.Of(FindingCode.DesignExtreme, Severity.Note, $"Many outdoor units end at 46 to 50 °C; the design day reaches {survey.Place.DryBulbC:Temperature}. Check the plate.");
         var sources = survey.Sources;
         if (!sources.Battery.Fitted && !sources.Generator.Fitted && !sources.Shore.Fitted && sources.Modules.Count == 0)
-            yield return Finding.Of("sources.none", Severity.Caution, $"No source is on board: Start and Energy have nothing to run on.");
-        if (sources.Battery.Fitted && sources.Battery.Chemistry is Chemistry.Lfp or Chemistry.Nmc && sources.Battery.TemperatureC <= 0)
-            yield return Finding.Of("battery.cold-charge", Severity.Stop, $"A lithium bank at {sources.Battery.TemperatureC:Temperature} must not be charged. Warm it above 0 °C first.");
+            yield return Finding.Of(FindingCode.SourcesNone, Severity.Caution, $"No source is on board: Start and Energy have nothing to run on.");
+        if (sources.Battery.Fitted && SourceBuilder.Bank(sources.Battery).JudgeCold() is { } cold)
+            yield return cold;
         if (sources.Battery is { Fitted: true, Mixed: true })
-            yield return Finding.Of("battery.mixed", Severity.Stop, $"Blocks of different kind, size or age in one bank: the weakest is overcharged and emptied first. Take equal ones.");
+            yield return Finding.Of(FindingCode.BatteryMixed, Severity.Stop, $"Blocks of different kind, size or age in one bank: the weakest is overcharged and emptied first. Take equal ones.");
         if (sources.Battery.Fitted && MainFuse.Judge(ShortCircuitA(sources.Battery), sources.Battery.FuseInterruptsA) is { } fuse)
             yield return fuse;
         if (sources.Generator is { Fitted: true, AutoStart: true, CoAlarm: false })
-            yield return Finding.Of("gen.co", Severity.Stop, $"The generator starts by itself without a tried carbon monoxide alarm. Exhaust kills sleepers; fit and try alarms first.");
+            yield return Finding.Of(FindingCode.GenCo, Severity.Stop, $"The generator starts by itself without a tried carbon monoxide alarm. Exhaust kills sleepers; fit and try alarms first.");
     }
 }

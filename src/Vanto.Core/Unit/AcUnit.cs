@@ -1,4 +1,3 @@
-using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Unit;

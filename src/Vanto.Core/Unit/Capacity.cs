@@ -30,7 +30,7 @@ public static class Capacity
         nominalW * OutdoorFactor(outdoorC) * (1 + 0.025 * (wetBulbC - 19.4)) * PlaceFactor(pressurePa, airFlowShare);
 
     /// <summary>Capacity left by altitude and a dirty filter; common practice.</summary>
-    public static double PlaceFactor(double pressurePa, double airFlowShare) => (1 - 0.25 * (1 - pressurePa / MoistAir.SeaLevelPa)) * (0.8 + 0.2 * airFlowShare);
+    public static double PlaceFactor(double pressurePa, double airFlowShare) => (1 - 0.25 * (1 - pressurePa / Atmosphere.SeaLevelPa)) * (0.8 + 0.2 * airFlowShare);
 
     /// <summary>Factor of capacity by outdoor temperature.</summary>
     public static double OutdoorFactor(double outdoorC) => outdoorC > 35 ? 1 - 0.010 * (outdoorC - 35) : 1 - 0.006 * (outdoorC - 35);
@@ -41,7 +41,7 @@ public static class Capacity
         var massFlow = flowM3S / MoistAir.SpecificVolume(entryC, entryRatio, pressurePa);
         var through = massFlow * (1 - BypassFactor);
         var target = MoistAir.Enthalpy(entryC, entryRatio) - coolingW / through;
-        var apparatus = Roots.Bisect(t => MoistAir.Enthalpy(t, MoistAir.SaturationRatio(t, pressurePa)) - target, -60, entryC, 1e-9);
+        var apparatus = Roots.OfRising(t => MoistAir.Enthalpy(t, MoistAir.SaturationRatio(t, pressurePa)) - target, -60, entryC, 1e-9);
         var saturated = MoistAir.SaturationRatio(apparatus, pressurePa);
         if (saturated >= entryRatio)
             return new CoilSplit(coolingW, 0, entryC - coolingW / (through * MoistAir.HeatCapacity(entryRatio)));
@@ -77,7 +77,7 @@ public static class Capacity
             var full = DeratedInRoom(nominalW, hour, ratio);
             var (temperature, pressure, sensible) = (hour.RoomC, hour.PressurePa, hour.SensibleW);
             CoilSplit At(double y) => Coil(temperature, ratio, full * y, FlowPerWatt * nominalW * Math.Max(0.4, y), pressure);
-            var y = Roots.Bisect(share => At(share).SensibleW - sensible, 0.001, 1, 1e-7);
+            var y = Roots.OfRising(share => At(share).SensibleW - sensible, 0.001, 1, 1e-7);
             if (y >= minShare)
             {
                 var steady = At(y);
@@ -93,7 +93,8 @@ public static class Capacity
     public static (double NominalW, RoomHumidity Room) Required(in RoomHour room)
     {
         var hour = room;
-        var nominal = Roots.Bisect(q => 1 - SettledSingleSpeed(q, hour, true).RunFraction, 200, 40000, 1e-3);
+        // At the border the room dries of a sudden, so it is looked for as a border and not as a root.
+        var nominal = Roots.LastThat(q => SettledSingleSpeed(q, hour, true).RunFraction > 1, 200, 40000, 1e-3);
         return (nominal, SettledSingleSpeed(nominal, hour, true));
     }
 
@@ -112,7 +113,7 @@ public static class Capacity
     {
         var hour = room;
         var high = 0.999 * MoistAir.SaturationRatio(hour.RoomC, hour.PressurePa);
-        var settled = Roots.Bisect(
+        var settled = Roots.OfRising(
             ratio => coil(hour, ratio).LatentW - hour.InternalLatentW - hour.AirExchangeKgS * MoistAir.VaporisationJPerKg * (hour.OutdoorRatio - ratio),
             1e-4, high, 1e-9);
         var (run, _, share) = coil(hour, settled);

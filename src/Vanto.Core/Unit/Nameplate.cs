@@ -34,6 +34,11 @@ public static class Nameplate
                 : StandardA.FirstOrDefault(a => a >= mca, StandardA[^1]));
         return new CircuitNeed(run, most, mca, mocp, unit.McaA is null || mocp is not null && unit.MocpA is null);
     }
+
+    /// <summary>What there is to say where the plate does not, or null.</summary>
+    public static Finding? Estimated(CircuitNeed need) => !need.Estimated ? null
+        : Finding.Of(FindingCode.UnitPlateEstimated, Severity.Note,
+            $"Where the plate is gone: a circuit of at least {need.McaA:Current}{(need.MocpA is { } mocp ? Phrase.Of($" on at most {mocp:Current}") : Phrase.Empty)}. Estimated; the plate wins.");
 }
 
 /// <summary>Inputs of <see cref="NameplateCalculators.Of"/>.</summary>
@@ -46,19 +51,19 @@ public sealed record NameplateInput : DesignPart
 public static class NameplateCalculators
 {
     /// <summary>Running current, MCA and MOCP.</summary>
-    [Calculator("nameplate-estimate", "Running current and circuit", "What it draws, and the wire and breaker to look for where the plate is gone", SourceIds = [nameof(Sources.Nec440), nameof(Sources.InverterCurve)])]
+    [Calculator("nameplate-estimate", "Running current and circuit", "What it draws, and the wire and breaker to look for where the plate is gone", CitationIds = [nameof(Citations.Nec440), nameof(Citations.InverterCurve)])]
     public static CalculationResult Of(NameplateInput i)
     {
         var unit = UnitCatalogue.Find(i.Unit) ?? throw new InputException(InputError.NoChoice("unit", i.Unit, UnitCatalogue.All.Select(u => u.Id)));
         var need = Nameplate.Of(unit);
         var result = new ResultBuilder()
-            .Step("I", "Running current", "P/(V·pf)", $"{unit.RatedPowerW}/({unit.SupplyVoltageV} × {(unit.IsDc ? 1 : unit.PowerFactorRun)})", need.RunA, Current, Sources.Arithmetic)
-            .Step("S", "Apparent power", "P/pf", $"{unit.RatedPowerW}/{(unit.IsDc ? 1 : unit.PowerFactorRun)}", need.RunA * unit.SupplyVoltageV, ApparentPower, Sources.Arithmetic);
+            .Step("I", "Running current", "P/(V·pf)", $"{unit.RatedPowerW}/({unit.SupplyVoltageV} × {(unit.IsDc ? 1 : unit.PowerFactorRun)})", need.RunA, Current, Citations.Arithmetic)
+            .Step("S", "Apparent power", "P/pf", $"{unit.RatedPowerW}/{(unit.IsDc ? 1 : unit.PowerFactorRun)}", need.RunA * unit.SupplyVoltageV, ApparentPower, Citations.Arithmetic);
         if (!unit.SingleSpeed)
-            result.Step("I_max", "At its highest capacity", "P(x_max)/(V·pf)", $"x {unit.MaxShare:0.###}", need.MostA, Current, Sources.InverterCurve);
-        result.Step("MCA", "Minimum circuit ampacity", unit.SingleSpeed ? "1.25·RLA + I_fan" : "1.25·I_max", unit.SingleSpeed ? $"1.25 × {unit.RlaA} + {unit.FanPowerW}/(0.85 × {unit.SupplyVoltageV})" : (FormattableString)$"1.25 × {need.MostA:0.###}", need.McaA, Current, Sources.Nec440);
+            result.Step("I_max", "At its highest capacity", "P(x_max)/(V·pf)", $"x {unit.MaxShare:0.###}", need.MostA, Current, Citations.InverterCurve);
+        result.Step("MCA", "Minimum circuit ampacity", unit.SingleSpeed ? "1.25·RLA + I_fan" : "1.25·I_max", unit.SingleSpeed ? $"1.25 × {unit.RlaA} + {unit.FanPowerW}/(0.85 × {unit.SupplyVoltageV})" : (FormattableString)$"1.25 × {need.MostA:0.###}", need.McaA, Current, Citations.Nec440);
         if (need.MocpA is { } mocp)
-            result.Step("MOCP", "Largest breaker or fuse", unit.SingleSpeed ? "standard size at most 1.75·RLA + I_fan" : "next standard size above MCA", $"MCA {need.McaA:0.##} A", mocp, Current, Sources.Nec440);
-        return result.Judge(Finding.Of("unit.plate-estimated", Severity.Note, $"Estimated; the plate and the wiring rules win.")).Done();
+            result.Step("MOCP", "Largest breaker or fuse", unit.SingleSpeed ? "standard size at most 1.75·RLA + I_fan" : "next standard size above MCA", $"MCA {need.McaA:0.##} A", mocp, Current, Citations.Nec440);
+        return result.Judge(Nameplate.Estimated(need with { Estimated = true })).Done();
     }
 }

@@ -1,3 +1,4 @@
+using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 
 namespace Vanto.Core.Unit;
@@ -19,6 +20,8 @@ public readonly record struct OperatingResult(RunMode Mode, double Share, double
 /// <summary>Capacity and power of a unit by weather, load and power cap. Temperatures °C, powers W.</summary>
 public static class Performance
 {
+    private const double ShareTolerance = 1e-12;
+
     /// <summary>Indoor wet bulb of the rating point, 67 °F (AHRI 210/240 test A, published).</summary>
     public const double RatedWetBulbC = 19.0 + 4.0 / 9.0;
 
@@ -95,16 +98,7 @@ public static class Performance
         {
             if (PowerAt(unit.MinShare) > powerCapW)
                 return new OperatingResult(RunMode.Blocked, 0, 0, 0, idle);
-            var (low, high) = (unit.MinShare, lowest);
-            for (var i = 0; i < 60; i++)
-            {
-                var middle = 0.5 * (low + high);
-                if (PowerAt(middle) <= powerCapW)
-                    low = middle;
-                else
-                    high = middle;
-            }
-            share = low;
+            share = Roots.LastThat(x => PowerAt(x) <= powerCapW, unit.MinShare, lowest, ShareTolerance);
             mode = RunMode.PowerCapped;
         }
         if (share < unit.MinShare)
@@ -121,10 +115,15 @@ public static class Performance
     public static double SensibleShare(double ratedShare, double dryBulbC, double wetBulbC) =>
         Math.Clamp(ratedShare + 0.055 * (dryBulbC - 26.7) - 0.070 * (wetBulbC - 19.44), 0.40, 1.00);
 
-    /// <summary>Wet bulb from relative humidity at sea level (Stull 2011, published), for hand checks.</summary>
-    public static double WetBulbFromRh(double t, double rh) =>
-        t * Math.Atan(0.151977 * Math.Sqrt(rh + 8.313659)) + Math.Atan(t + rh) - Math.Atan(rh - 1.676331)
-        + 0.00391838 * Math.Pow(rh, 1.5) * Math.Atan(0.023101 * rh) - 4.686035;
+    /// <summary>Kelvin above a unit's limit at which it gives up for good; common practice.</summary>
+    private const double BeyondLimitK = 4;
+
+    /// <summary>What there is to say of the air at a unit's condenser, or null.</summary>
+    /// <param name="unit">The unit.</param>
+    /// <param name="airC">The air there.</param>
+    public static Finding? OutdoorLimit(AcUnit unit, double airC) => airC <= unit.MaxOutdoorC ? null
+        : Finding.Of(FindingCode.UnitOutdoorLimit, airC > unit.MaxOutdoorC + BeyondLimitK ? Severity.Stop : Severity.Caution,
+            $"The air at its condenser reaches {airC:Temperature}; the unit ends at {unit.MaxOutdoorC:Temperature}.");
 
     private static OperatingResult Cycle(AcUnit unit, double partLoad, double capacity, double power, double idle, RunMode cycling, RunMode steady)
     {

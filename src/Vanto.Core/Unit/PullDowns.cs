@@ -1,5 +1,4 @@
 using Vanto.Core.Load;
-using Vanto.Core.Physics;
 
 namespace Vanto.Core.Unit;
 

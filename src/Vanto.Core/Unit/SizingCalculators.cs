@@ -52,61 +52,56 @@ public sealed record PartLoadInput : DesignPart
 public static class SizingCalculators
 {
     /// <summary>Humidity that the room settles at.</summary>
-    [Calculator("equilibrium-humidity", "How damp the room stays", "Where humidity settles while a unit holds the temperature.", SourceIds = [nameof(Sources.Coil), nameof(Sources.Derate)])]
+    [Calculator("equilibrium-humidity", "How damp the room stays", "Where humidity settles while a unit holds the temperature.", CitationIds = [nameof(Citations.Coil), nameof(Citations.Derate)])]
     public static CalculationResult Humidity(EquilibriumHumidityInput i)
     {
-        var room = new RoomHour(i.SensibleW, i.LatentW, i.ExchangeKgS, MoistAir.RatioFromRh(i.OutdoorC, i.OutdoorRhPct, MoistAir.Pressure(i.ElevationM)), i.OutdoorC, i.RoomC, MoistAir.Pressure(i.ElevationM));
+        var room = new RoomHour(i.SensibleW, i.LatentW, i.ExchangeKgS, MoistAir.RatioFromRh(i.OutdoorC, i.OutdoorRhPct, Atmosphere.Pressure(i.ElevationM)), i.OutdoorC, i.RoomC, Atmosphere.Pressure(i.ElevationM));
         var settled = i.Modulating ? Capacity.SettledModulating(i.NominalW, i.MinShare, room) : Capacity.SettledSingleSpeed(i.NominalW, room, i.FanRunsOn);
         return new ResultBuilder()
-            .Step("RH", "The room settles at", "coil latent·run = L + ṁ·h_fg·(W_o − W), bisected", $"L {i.LatentW} W", settled.RelativeHumidityPct, Percent, Sources.Coil)
-            .Step("x", "It runs", "S/sensible of the coil", $"S {i.SensibleW} W", settled.RunFraction, Fraction, Sources.Coil)
+            .Step("RH", "The room settles at", "coil latent·run = L + ṁ·h_fg·(W_o − W), bisected", $"L {i.LatentW} W", settled.RelativeHumidityPct, Percent, Citations.Coil)
+            .Step("x", "It runs", "S/sensible of the coil", $"S {i.SensibleW} W", settled.RunFraction, Fraction, Citations.Coil)
             .Number("SHR", "Sensible share of its coil", settled.SensibleShare, Fraction)
-            .Judge(settled.RelativeHumidityPct > 60 ? Finding.Of("air.damp", Severity.Caution, $"Above 60 % the room is damp: mould follows.") : null).Done();
+            .Judge(SizeBand.Damp("The room", settled.RelativeHumidityPct)).Done();
     }
 
     /// <summary>Time to the set-point.</summary>
-    [Calculator("pull-down", "From soaked to cool", "How long a unit takes from a closed-up, sun-soaked box to the set-point.", SourceIds = [nameof(Sources.HeatBalance), nameof(Sources.Coil)])]
+    [Calculator("pull-down", "From soaked to cool", "How long a unit takes from a closed-up, sun-soaked box to the set-point.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Coil)])]
     public static CalculationResult PullDown(PullDownInput i)
     {
         var space = i.Space();
         var result = PullDowns.FromSoak(new HeatSoak(space, DesignDay.Steps(space.Weather, 300)), space, i.Hour, i.NominalW);
         return new ResultBuilder()
-            .Step("T_0", "Begins at", "closed up, nobody in", $"hour {i.Hour}", result.StartC, Temperature, Sources.HeatBalance)
+            .Step("T_0", "Begins at", "closed up, nobody in", $"hour {i.Hour}", result.StartC, Temperature, Citations.HeatBalance)
             .Words("t", "Set-point reached after", result.Minutes is { } m ? FormattableString.Invariant($"{m:0} min") : "not in six hours")
-            .Step("T_m", "Contents then stand at", "60 s steps, capacity derated each step", $"{i.NominalW} W nominal", result.MassC, Temperature, Sources.HeatBalance)
+            .Step("T_m", "Contents then stand at", "60 s steps, capacity derated each step", $"{i.NominalW} W nominal", result.MassC, Temperature, Citations.HeatBalance)
             .Number("RH", "Humidity then", result.RelativeHumidityPct, Percent)
-            .Judge(result.Minutes is null ? Finding.Of("cap.pull-down", Severity.Stop, $"It does not come down in six hours.") : result.Minutes > 120 ? Finding.Of("cap.pull-down", Severity.Caution, $"More than two hours: start it before you come.") : null).Done();
+            .Judge(SizeBand.PullDown(result.StartC, result.Minutes, result.MassC)).Done();
     }
 
-    /// <summary>Band.</summary>
-    [Calculator("capacity-advice", "Is the size right", "The nominal capacity against what is needed, by kind of unit.", SourceIds = [nameof(Sources.CapacityBand)])]
+    /// <summary>Whether a size fits its band.</summary>
+    [Calculator("capacity-advice", "Is the size right", "The nominal capacity against what is needed, by kind of unit.", CitationIds = [nameof(Citations.CapacityBand)])]
     public static CalculationResult Advice(CapacityAdviceInput i)
     {
         var ratio = i.NominalW / i.RequiredW;
-        var top = i.Modulating ? 1.30 : 1.15;
-        var finding = ratio < 0.70 ? Finding.Of("cap.small", Severity.Stop, $"Far too small.")
-            : ratio < 0.90 ? Finding.Of("cap.small", Severity.Caution, $"Short in the hottest hours.")
-            : ratio <= top ? null
-            : i.Modulating && i.LowestW <= 0.4 * i.MeanLoadW ? Finding.Of("cap.large", Severity.Note, $"Large, but it turns down far enough.")
-            : Finding.Of("cap.large", Severity.Caution, $"Too large: it cycles and leaves the air damp.");
-        var next = Capacity.NominalSizesW.FirstOrDefault(s => s >= 0.9 * i.RequiredW, Capacity.NominalSizesW[^1]);
+        var (level, words) = SizeBand.Judge(ratio, i.Modulating, i.LowestW, i.MeanLoadW);
+        var next = Capacity.NominalSizesW.FirstOrDefault(s => s >= SizeBand.Begins * i.RequiredW, Capacity.NominalSizesW[^1]);
         return new ResultBuilder()
-            .Step("r", "Rated against needed", "Q_nom/Q_needed", $"{i.NominalW}/{i.RequiredW}", ratio, Fraction, Sources.CapacityBand)
-            .Step("band", "Band ends at", "0.90 to 1.15 single-speed, to 1.30 modulating", $"{(i.Modulating ? "modulating" : "single-speed")}", top, Fraction, Sources.CapacityBand)
+            .Step("r", "Rated against needed", "Q_nom/Q_needed", $"{i.NominalW}/{i.RequiredW}", ratio, Fraction, Citations.CapacityBand)
+            .Step("band", "Band ends at", "0.90 to 1.15 single-speed, to 1.30 modulating", $"{(i.Modulating ? "modulating" : "single-speed")}", SizeBand.Ends(i.Modulating), Fraction, Citations.CapacityBand)
             .Number("Q_next", "Smallest nominal size that fits", next, Power)
-            .Judge(finding).Done();
+            .Judge(SizeBand.Finding("It", ratio, level, words)).Done();
     }
 
     /// <summary>Below the lowest steady capacity.</summary>
-    [Calculator("part-load-hours", "Cycling below the minimum", "How often a unit starts, how long it stays on and what it wastes below its lowest steady cooling.", SourceIds = [nameof(Sources.RatingPoint)])]
+    [Calculator("part-load-hours", "Cycling below the minimum", "How often a unit starts, how long it stays on and what it wastes below its lowest steady cooling.", CitationIds = [nameof(Citations.RatingPoint)])]
     public static CalculationResult PartLoad(PartLoadInput i)
     {
         if (i.LoadW >= i.LowestW)
             throw new InputException("loadW", Phrase.Of($"{i.LoadW:Power}"), Phrase.Of($"loadW: at {i.LoadW:Power} the unit runs steadily; cycling begins below lowestW ({i.LowestW:Power})"));
         var (cycles, on, factor) = PartLoadHours.Cycling(i.LoadW, i.LowestW, i.CyclingDegradation);
         return new ResultBuilder()
-            .Step("N", "Starts an hour", "12·X·(1 − X), X = q/Q_min", $"X {i.LoadW / i.LowestW:0.###}", cycles, QuantityKind.Number, Sources.RatingPoint)
-            .Step("t_on", "On for, minutes", "5/(1 − X)", $"X {i.LoadW / i.LowestW:0.###}", on, QuantityKind.Number, Sources.RatingPoint)
-            .Step("PLF", "Efficiency left", "1 − 0.25·(1 − X)", $"X {i.LoadW / i.LowestW:0.###}", factor, Fraction, Sources.RatingPoint).Done();
+            .Step("N", "Starts an hour", "12·X·(1 − X), X = q/Q_min", $"X {i.LoadW / i.LowestW:0.###}", cycles, QuantityKind.Number, Citations.RatingPoint)
+            .Step("t_on", "On for, minutes", "5/(1 − X)", $"X {i.LoadW / i.LowestW:0.###}", on, QuantityKind.Number, Citations.RatingPoint)
+            .Step("PLF", "Efficiency left", "1 − 0.25·(1 − X)", $"X {i.LoadW / i.LowestW:0.###}", factor, Fraction, Citations.RatingPoint).Done();
     }
 }

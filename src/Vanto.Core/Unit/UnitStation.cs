@@ -3,6 +3,7 @@ using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 
 namespace Vanto.Core.Unit;
@@ -104,9 +105,6 @@ public sealed class UnitStation : Station<UnitAssessment>
     private const int MildEveningHour = 21;
     private const double QuietEveningShare = 0.15;
 
-    /// <summary>Above it a room is damp; common practice.</summary>
-    private const double DampPct = 60;
-
     /// <summary>Plates within a tenth of each other run on the same supply.</summary>
     private const double SameVolts = 0.10;
 
@@ -162,7 +160,7 @@ public sealed class UnitStation : Station<UnitAssessment>
             like.FirstOrDefault(c => c.Ratio >= ratio && (school == SizingSchool.JustEnough || !units.First(u => u.Id == c.Id).SingleSpeed)) is { } c
                 ? new SchoolSize(school, c.Id, c.RatedCapacityW, c.LowestW, c.Ratio, c.HoursBelowMin, c.EveningRhPct, PullDown(c.RatedCapacityW, load).Minutes, c.StartA, c.MassKg)
                 : null;
-        return [.. new[] { Of(SizingSchool.JustEnough, 0.90), Of(SizingSchool.OversizedOnPurpose, 1.5) }.OfType<SchoolSize>()];
+        return [.. new[] { Of(SizingSchool.JustEnough, SizeBand.Begins), Of(SizingSchool.OversizedOnPurpose, 1.5) }.OfType<SchoolSize>()];
     }
 
     private static RoomHour Room(LoadAssessment load, int hour)
@@ -194,25 +192,8 @@ public sealed class UnitStation : Station<UnitAssessment>
             ? Capacity.SettledSingleSpeed(unit.RatedCapacityW, evening, !unit.FanRestsWithCompressor).RelativeHumidityPct
             : Capacity.SettledModulating(unit.RatedCapacityW, unit.MinShare, evening).RelativeHumidityPct;
         var runA = unit.RatedPowerW / (unit.SupplyVoltageV * unit.PowerFactorRun);
-        var (level, words) = Band(unit, ratio, load, lowest, below);
+        var (level, words) = SizeBand.Judge(ratio, !unit.SingleSpeed, lowest, load.TotalW.Where(w => w > 0).DefaultIfEmpty(0).Average());
         return new Candidate(unit.Id, unit.Kind, unit.SupplyVoltageV, unit.IsDc, unit.RatedCapacityW, most, power, lowest, unit.SingleSpeed ? unit.LockedRotorA : runA, runA, unit.MassKg, ratio, below, humidity, level, words, unit.NoiseInDb, unit.NoiseOutDb);
-    }
-
-    private static (Severity? Level, Phrase Words) Band(AcUnit unit, double ratio, LoadAssessment load, double lowest, int below)
-    {
-        if (ratio < 0.70)
-            return (Severity.Stop, Phrase.Of($"far too small: {ratio:Fraction} of what is needed"));
-        if (ratio < 0.90)
-            return (Severity.Caution, Phrase.Of($"short in the hottest hours: {ratio:Fraction} of what is needed"));
-        var top = unit.SingleSpeed ? 1.15 : 1.30;
-        if (ratio <= top)
-            return (null, Phrase.Of($"fits the band: {ratio:Fraction} of what is needed"));
-        if (unit.SingleSpeed)
-            return (Severity.Caution, Phrase.Of($"too large: {ratio:Fraction} of what is needed, cycles and leaves the air damp"));
-        var cooling = load.TotalW.Where(w => w > 0).DefaultIfEmpty(0).Average();
-        return lowest <= 0.4 * cooling
-            ? (Severity.Note, Phrase.Of($"large, but turns down to {lowest:Power}"))
-            : (Severity.Caution, Phrase.Of($"too large: cannot turn down below {lowest:Power}, which {below} hours of the day stay under"));
     }
 
     private static Verdict Say(Candidate chosen, double required, List<Finding> findings) => new(
@@ -226,37 +207,29 @@ public sealed class UnitStation : Station<UnitAssessment>
             .OrderBy(c => c.Kind == unit.Kind ? 0 : 1).ThenBy(c => Math.Abs(c.Ratio - 1)).Take(1)
             .Select(c => new Remedy(Phrase.Of($"{c.Id}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"), DesignEdit.Of(design, d => d with { Chosen = c.Id })))];
 
-    private static bool Oversized(Candidate c, bool singleSpeed) => c.Ratio > (singleSpeed ? 1.15 : 1.30);
-
+    private static bool Oversized(Candidate c, bool singleSpeed) => c.Ratio > SizeBand.Ends(!singleSpeed);
 
     private static IEnumerable<Finding> Findings(AcUnit unit, Candidate chosen, List<Candidate> candidates, LoadAssessment load, UnitDesign design)
     {
         var oversized = Oversized(chosen, unit.SingleSpeed);
-        if (chosen.Level is { } level)
-        {
-            if (oversized && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed)
-                level = Severity.Note;
-            yield return new Finding(oversized ? "cap.large" : "cap.small", level, Phrase.Of($"{unit.Id} is {chosen.Words}."), Better(design, unit, candidates, c => c.Fits));
-        }
+        var weight = oversized && chosen.Level is not null && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed ? Severity.Note : chosen.Level;
+        if (SizeBand.Finding(unit.Id, chosen.Ratio, weight, chosen.Words) is { } size)
+            yield return size with { Remedies = Better(design, unit, candidates, c => c.Fits) };
         var rule = Capacity.AreaRuleW(load.Space.FloorM2);
         var skin = load.Space.Faces.Sum(f => f.AreaM2) + load.Space.Windows.Sum(w => w.AreaM2);
         if (load.PeakW / rule is > 1.4 or < 0.7)
-            yield return new Finding("cap.area-rule", Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has {skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
+            yield return Finding.Of(FindingCode.CapAreaRule, Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has {skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
         if (chosen.HoursBelowMin > 0 && oversized)
-            yield return new Finding("unit.turn-down", Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), Better(design, unit, candidates, c => c.Fits && c.HoursBelowMin == 0));
+            yield return Finding.Of(FindingCode.UnitTurnDown, Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), Better(design, unit, candidates, c => c.Fits && c.HoursBelowMin == 0));
         if (load.Day.SensibleW[MildEveningHour] < QuietEveningShare * load.PeakSensibleW)
-            yield return Finding.Of("air.quiet-evening", Severity.Note, $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
-        else if (chosen.EveningRhPct > DampPct)
-            yield return new Finding("air.damp", Severity.Caution, Phrase.Of($"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity."), Better(design, unit, candidates, c => c.Fits && c.EveningRhPct <= DampPct));
-        else if (chosen.EveningRhPct > 55)
-            yield return Finding.Of("air.damp", Severity.Note, $"In the mild evening the room settles at {chosen.EveningRhPct:Percent} humidity.");
-        if (Nameplate.Of(unit) is { Estimated: true } circuit)
-            yield return circuit.MocpA is { } mocp
-                ? Finding.Of("unit.plate-estimated", Severity.Note, $"Where the plate is gone: a circuit of at least {circuit.McaA:Current} on at most {mocp:Current}. Estimated; the plate wins.")
-                : Finding.Of("unit.plate-estimated", Severity.Note, $"Where the plate is gone: a circuit of at least {circuit.McaA:Current}. Estimated; the plate wins.");
+            yield return Finding.Of(FindingCode.AirQuietEvening, Severity.Note, $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
+        else if (SizeBand.Damp("In the mild evening the room", chosen.EveningRhPct) is { } damp)
+            yield return damp.Level == Severity.Note ? damp : damp with { Remedies = Better(design, unit, candidates, c => c.Fits && c.EveningRhPct <= SizeBand.DampPct) };
+        if (Nameplate.Estimated(Nameplate.Of(unit)) is { } plate)
+            yield return plate;
         var air = load.OutdoorC.Max() + design.InletRiseK;
-        if (air > unit.MaxOutdoorC)
-            yield return Finding.Of("unit.outdoor-limit", air > unit.MaxOutdoorC + 4 ? Severity.Stop : Severity.Caution, $"The air at its condenser reaches {air:Temperature}; the unit ends at {unit.MaxOutdoorC:Temperature}.");
+        if (Performance.OutdoorLimit(unit, air) is { } hot)
+            yield return hot;
     }
 
     private static List<Figure> Figures(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required, RoomHumidity room, PullDownView pull, HeatingView heating)
@@ -264,33 +237,33 @@ public sealed class UnitStation : Station<UnitAssessment>
         var outdoor = load.OutdoorC[load.PeakHour];
         var wet = WetBulb(load);
         var full = Performance.FullLoad(unit, outdoor, wet, design.InletRiseK);
-        var curve = unit.SingleSpeed ? Sources.RooftopCurve : Sources.InverterCurve;
+        var curve = unit.SingleSpeed ? Citations.RooftopCurve : Citations.InverterCurve;
         return
         [
             new Figure("Nominal capacity needed", required, QuantityKind.Power, Working.Start()
-                .Given("q_s", "sensible load in the peak hour", load.PeakSensibleW, "W", Sources.HeatBalance)
-                .Given("RH", "room settles at", room.RelativeHumidityPct, "%", Sources.Coil)
-                .Given("SHR", "coil's sensible share there", room.SensibleShare, "", Sources.Coil)
-                .Step("f_out", "1 − 0.010·(t_o − 35) above 35 °C, 1 − 0.006·(t_o − 35) below", $"t_o {outdoor:0.#} °C", Capacity.OutdoorFactor(outdoor), "", Sources.Derate)
-                .Step("Q_nom", "smallest whose sensible cooling carries q_s", $"{load.PeakSensibleW:0}/({room.SensibleShare:0.###} × derate)", required, "W", Sources.Derate).Done()),
+                .Given("q_s", "sensible load in the peak hour", load.PeakSensibleW, "W", Citations.HeatBalance)
+                .Given("RH", "room settles at", room.RelativeHumidityPct, "%", Citations.Coil)
+                .Given("SHR", "coil's sensible share there", room.SensibleShare, "", Citations.Coil)
+                .Step("f_out", "1 − 0.010·(t_o − 35) above 35 °C, 1 − 0.006·(t_o − 35) below", $"t_o {outdoor:0.#} °C", Capacity.OutdoorFactor(outdoor), "", Citations.Derate)
+                .Step("Q_nom", "smallest whose sensible cooling carries q_s", $"{load.PeakSensibleW:0}/({room.SensibleShare:0.###} × derate)", required, "W", Citations.Derate).Done()),
             new Figure("It gives at the design heat", chosen.CapacityW, QuantityKind.Power, Working.Start()
-                .Given("Q_rated", "rated cooling", unit.RatedCapacityW, "W", Sources.RatingPoint)
+                .Given("Q_rated", "rated cooling", unit.RatedCapacityW, "W", Citations.RatingPoint)
                 .Step("CapFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.CapacityFactor, "", curve)
-                .Step("f", "(0.8 + 0.2a)·(1 − 0.25·(1 − p/101325))", $"air flow {design.AirFlowShare:0%}, p {load.Space.Weather.PressurePa:0} Pa", Capacity.PlaceFactor(load.Space.Weather.PressurePa, design.AirFlowShare), "", Sources.Derate)
+                .Step("f", "(0.8 + 0.2a)·(1 − 0.25·(1 − p/101325))", $"air flow {design.AirFlowShare:0%}, p {load.Space.Weather.PressurePa:0} Pa", Capacity.PlaceFactor(load.Space.Weather.PressurePa, design.AirFlowShare), "", Citations.Derate)
                 .Step("Q", unit.SingleSpeed ? "Q_rated·CapFT·f" : "Q_rated·CapFT·x_max·f", $"{unit.RatedCapacityW} × {full.CapacityFactor:0.####} × {unit.MaxShare:0.###} × f", chosen.CapacityW, "W", curve).Done()),
             new Figure("and draws", chosen.PowerW, QuantityKind.ElectricPower, Working.Start()
-                .Given("P_rated", "rated input", unit.RatedPowerW, "W", Sources.RatingPoint)
+                .Given("P_rated", "rated input", unit.RatedPowerW, "W", Citations.RatingPoint)
                 .Step("EirFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.InputRatioFactor, "", curve)
                 .Step("P", unit.SingleSpeed ? "P_rated·CapFT·EirFT" : "P_rated·CapFT·EirFT·x·g(x)", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", chosen.PowerW, "W", curve).Done()),
-            new Figure("Rated against needed", chosen.Ratio, QuantityKind.Fraction, Working.Start().Step("r", "Q_rated/Q_nom needed", $"{unit.RatedCapacityW}/{required:0}", chosen.Ratio, "", Sources.CapacityBand).Done()),
+            new Figure("Rated against needed", chosen.Ratio, QuantityKind.Fraction, Working.Start().Step("r", "Q_rated/Q_nom needed", $"{unit.RatedCapacityW}/{required:0}", chosen.Ratio, "", Citations.CapacityBand).Done()),
             new Figure("From soaked to set-point", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, QuantityKind.Hours, Working.Start()
-                .Given("T_0", "closed up in the sun", pull.StartC, "°C", Sources.HeatBalance)
-                .Given("T_m", "contents when the air is there", pull.MassC, "°C", Sources.HeatBalance)
-                .Step("t", "minute by minute: derated capacity, coil split, humidity; given up after 6 h", $"{unit.RatedCapacityW} W nominal", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, "h", Sources.Coil).Done()),
+                .Given("T_0", "closed up in the sun", pull.StartC, "°C", Citations.HeatBalance)
+                .Given("T_m", "contents when the air is there", pull.MassC, "°C", Citations.HeatBalance)
+                .Step("t", "minute by minute: derated capacity, coil split, humidity; given up after 6 h", $"{unit.RatedCapacityW} W nominal", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, "h", Citations.Coil).Done()),
             .. heating.Heats
                 ? new[] { new Figure("It heats in the coldest night", heating.CapacityW, QuantityKind.Power, Working.Start()
-                    .Given("Q_needed", "heating load of that night", heating.NeededW, "W", Sources.Films)
-                    .Step("Q_hp", "between the points of its heating curve", $"t_o {load.WinterC} °C", heating.CapacityW, "W", Sources.Derate).Done()) }
+                    .Given("Q_needed", "heating load of that night", heating.NeededW, "W", Citations.Films)
+                    .Step("Q_hp", "between the points of its heating curve", $"t_o {load.WinterC} °C", heating.CapacityW, "W", Citations.Derate).Done()) }
                 : [],
         ];
     }

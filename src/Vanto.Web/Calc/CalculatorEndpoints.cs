@@ -8,7 +8,7 @@ using Vanto.Core.Job;
 namespace Vanto.Web.Calc;
 
 /// <summary>A calculation as the Bench shows it.</summary>
-public sealed record CalculatorView(string Name, string Title, string Purpose, string Station, IReadOnlyList<FieldInfo> Fields, IReadOnlyList<Source> Sources, JsonElement Defaults);
+public sealed record CalculatorView(string Name, string Title, string Purpose, string Station, IReadOnlyList<FieldInfo> Fields, IReadOnlyList<Citation> Citations, JsonElement Defaults);
 
 /// <summary>What a calculation takes, for the document of the API: inputs in SI, or as typed with their units.</summary>
 public sealed record CalculationCall<T>(T Inputs, IReadOnlyDictionary<string, string?>? Typed = null, Core.Quantities.UnitSystem Units = Core.Quantities.UnitSystem.Metric, bool DecimalComma = false);
@@ -33,7 +33,7 @@ public static class CalculatorEndpoints
     private static CalculatorView View(CalculatorInfo info)
     {
         var fresh = Activator.CreateInstance(info.InputType)!;
-        return new CalculatorView(info.Name, info.Title, info.Purpose, info.Station, FieldCatalogue.Of(info.InputType, fresh, JobFile.Json), info.Sources, JsonSerializer.SerializeToElement(fresh, info.InputType, JobFile.Json));
+        return new CalculatorView(info.Name, info.Title, info.Purpose, info.Station, FieldCatalogue.Of(info.InputType, fresh, JobFile.Json), info.Citations, JsonSerializer.SerializeToElement(fresh, info.InputType, JobFile.Json));
     }
 
     private static ProblemHttpResult Unknown(string name) => TypedResults.Problem(

@@ -1,7 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
-using Vanto.Core.Start;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
 

@@ -1,7 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
-using Vanto.Core.Start;
+using Vanto.Core.Survey;
 
 namespace Vanto.Web.Rigs;
 

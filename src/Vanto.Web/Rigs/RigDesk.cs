@@ -1,5 +1,4 @@
 using System.Text.Json.Nodes;
-using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Stations;

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Start;
+using Vanto.Core.Survey;
 using Vanto.Documents;
 using Vanto.Web.Rigs;
 

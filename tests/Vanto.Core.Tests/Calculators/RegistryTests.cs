@@ -18,7 +18,7 @@ public class RegistryTests
 
     [Fact]
     public void None_is_without_a_source_a_purpose_or_a_kebab_name() =>
-        CalculatorRegistry.All.Values.ShouldAllBe(c => c.Sources.Count > 0 && c.Purpose.Length > 10 && c.Name.All(x => char.IsAsciiLetterLower(x) || char.IsAsciiDigit(x) || x == '-'));
+        CalculatorRegistry.All.Values.ShouldAllBe(c => c.Citations.Count > 0 && c.Purpose.Length > 10 && c.Name.All(x => char.IsAsciiLetterLower(x) || char.IsAsciiDigit(x) || x == '-'));
 
     [Fact]
     public void The_bench_agrees_with_the_station_on_the_same_box()

@@ -1,5 +1,6 @@
 using Vanto.Core.Commission;
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 
 namespace Vanto.Core.Tests.Commission;
 
@@ -17,10 +18,10 @@ public class ReadingsTests
     [InlineData(500, VacuumUnit.Micron, 0, 66.6612, -24.479)] // printed tables: −12 °F
     public void Vacuum_reading_and_boiling_point(double value, VacuumUnit unit, double altitude, double pascal, double boils)
     {
-        var (absolute, finding) = Vacuum.ToAbsolute(value, unit, Vacuum.AmbientPa(altitude));
+        var (absolute, finding) = VacuumReading.ToAbsolute(value, unit, Atmosphere.Pressure(altitude));
         finding.ShouldBeNull();
         absolute!.Value.ShouldBe(pascal, pascal * 1e-4, "one standard atmosphere for all stations: exponent 5.2559, where this table took 5.25588");
-        Vacuum.WaterBoilsC(absolute.Value).ShouldBe(boils, 0.002);
+        VacuumReading.WaterBoilsC(absolute.Value).ShouldBe(boils, 0.002);
     }
 
     [Theory] // common practice, no published source
@@ -29,7 +30,7 @@ public class ReadingsTests
     [InlineData(-28, VacuumUnit.InHgVacuum, 1500, "vacuum.gauge-or-altitude")]
     public void Impossible_readings_are_never_converted(double value, VacuumUnit unit, double altitude, string code)
     {
-        var (absolute, finding) = Vacuum.ToAbsolute(value, unit, Vacuum.AmbientPa(altitude));
+        var (absolute, finding) = VacuumReading.ToAbsolute(value, unit, Atmosphere.Pressure(altitude));
         absolute.ShouldBeNull();
         finding!.Code.ShouldBe(code);
     }
@@ -41,9 +42,9 @@ public class ReadingsTests
     [InlineData(800, 900, false, Severity.Caution)]
     public void Plain_decay_rule(double start, double after, bool passed, Severity? level)
     {
-        var verdict = Vacuum.PlainDecay(start, after);
-        verdict.Passed.ShouldBe(passed);
-        verdict.Level.ShouldBe(level);
+        var verdict = PlainDecay.Of(start, after);
+        (verdict == DecayVerdict.Passed).ShouldBe(passed);
+        PlainDecay.Level(verdict).ShouldBe(level);
     }
 
     [Theory] // Gay-Lussac (published); cases computed outside this project

@@ -1,5 +1,5 @@
 using Vanto.Core.Energy;
-using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Tests.Energy;

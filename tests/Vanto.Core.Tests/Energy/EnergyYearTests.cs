@@ -1,7 +1,9 @@
+using Vanto.Core.Findings;
 using Vanto.Core.Energy;
 using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;
 
@@ -46,8 +48,8 @@ public class EnergyYearTests
         alone.AirOffHour.ShouldBeNull();
         var capped = EnergySimulation.Run(large with { PowerCapW = 1 });
         capped.AirOffHour.ShouldNotBeNull("a draw above the cap is a unit left out");
-        Should.Throw<Findings.InputException>(() => EnergySimulation.Run(large with { AirconW = null })).Errors[0].Field.ShouldBe("airconW");
-        Should.Throw<Findings.InputException>(() => EnergySimulation.Run(large with { AirconW = [1, 2] })).Message.ShouldContain("airconW");
+        Should.Throw<InputException>(() => EnergySimulation.Run(large with { AirconW = null })).Errors[0].Field.ShouldBe("airconW");
+        Should.Throw<InputException>(() => EnergySimulation.Run(large with { AirconW = [1, 2] })).Message.ShouldContain("airconW");
     }
 
     [Fact]
@@ -100,7 +102,7 @@ public class EnergyYearTests
     {
         JobDesign With(int blocks, int modules) => Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = blocks }, Modules = Van.Survey.Sources.Modules with { Count = modules } } } };
         var poor = EnergyYear.Of(Inputs(With(1, 0)), Weather, "made");
-        poor.Findings.Single(f => f.Code == "energy.year-dark").Level.ShouldBe(Findings.Severity.Stop);
+        poor.Findings.Single(f => f.Code == "energy.year-dark").Level.ShouldBe(Severity.Stop);
         poor.Findings.Single(f => f.Code == "energy.year-reserve").Words.ToString().ShouldContain($"first in week {poor.Weeks.First(w => w.MinSoc < Van.Start.ReserveSoc).Number}");
         poor.Findings.Single(f => f.Code == "energy.year-warm").Words.ToString().ShouldContain($"Week {poor.Weeks.MaxBy(w => w.WarmHours)!.Number} ");
         var rich = EnergyYear.Of(Inputs(With(40, 40)), Weather, "made");
@@ -128,6 +130,6 @@ public class EnergyYearTests
         view.Rows[1].HeldHours!.Value.ShouldBeGreaterThanOrEqualTo(view.Rows[0].HeldHours!.Value);
         view.Rows[0].YearKWh.ShouldBeNull("no weather was given");
         OptionsTable.Of(Van with { Options = [lean], Baseline = "gone" }, Weather).Rows.ShouldAllBe(r => r.YearKWh > 0);
-        Should.Throw<Findings.InputException>(() => OptionsTable.Of(Van with { Options = [lean, lean] }, null)).Message.ShouldContain("lean");
+        Should.Throw<InputException>(() => OptionsTable.Of(Van with { Options = [lean, lean] }, null)).Message.ShouldContain("lean");
     }
 }

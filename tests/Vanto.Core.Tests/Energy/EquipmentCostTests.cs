@@ -1,7 +1,7 @@
 using Vanto.Core.Energy;
 using Vanto.Core.Job;
 using Vanto.Core.Start;
-using Vanto.Core.Survey;
+using Vanto.Core.Supply;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;
 

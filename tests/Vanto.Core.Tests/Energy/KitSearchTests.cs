@@ -105,7 +105,7 @@ public class KitSearchTests
         none.Level.ShouldBe(Severity.Stop);
         none.Remedies.ShouldContain(r => r.Changes.Any(c => c.Path == "/energy/sizing/mostBatteries"));
         var poor = Van with { Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { MostCost = 1 } } };
-        Search(poor).Findings.Single(f => f.Code == "size.none").Remedies[0].Changes.ShouldContain(c => c.Path == "/energy/sizing/mostCost");
+        Search(poor).Findings.Single(f => f.Code == "size.limits").Remedies[0].Changes.ShouldContain(c => c.Path == "/energy/sizing/mostCost");
     }
 
     [Fact]

@@ -2,7 +2,7 @@ using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
-using Vanto.Core.Survey;
+using Vanto.Core.Supply;
 using Vanto.Core.Tests.References;
 
 namespace Vanto.Core.Tests.Energy;

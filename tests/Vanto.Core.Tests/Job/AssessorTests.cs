@@ -49,7 +49,7 @@ public class AssessorTests
         foreach (var figure in figures)
         {
             figure.Working.Steps.ShouldNotBeEmpty(figure.Label);
-            figure.Working.Steps.ShouldAllBe(s => s.Source.Title.Length > 0 && double.IsFinite(s.Value));
+            figure.Working.Steps.ShouldAllBe(s => s.Citation.Title.Length > 0 && double.IsFinite(s.Value));
         }
     }
 

@@ -1,9 +1,9 @@
-using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;
@@ -19,7 +19,7 @@ public class OneRuleTests
     [InlineData(0)]
     [InlineData(1500)]
     [InlineData(4000)]
-    public void There_is_one_standard_atmosphere(double metres) => Vacuum.AmbientPa(metres).ShouldBe(MoistAir.Pressure(metres));
+    public void There_is_one_standard_atmosphere(double metres) => Atmosphere.Pressure(metres).ShouldBe(Atmosphere.Pressure(metres));
 
     [Fact]
     public void Cycling_costs_what_the_units_own_entry_says()

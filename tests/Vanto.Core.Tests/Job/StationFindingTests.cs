@@ -1,9 +1,7 @@
-using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
-using Vanto.Core.Load;
-using Vanto.Core.Physics;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;

@@ -3,7 +3,6 @@ using System.Text.Json.Nodes;
 using Vanto.Core.Commission;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
-using Vanto.Core.Load;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
 using Vanto.Core.Survey;
@@ -43,7 +42,7 @@ public class StationRegistryTests
         {
             Runs++;
             var litres = 0.1 * job.Design<SurveyDesign>().Space.LengthM + job.Result<UnitAssessment>().Unit.MassKg / 100 - 1000 * job.Records<PaintRecord>().Sum(r => r.Used.UsedM3 ?? 0);
-            return new PaintAssessment(new Verdict(StationState.Stop, Phrase.Of($"Too little paint."), Phrase.Of($"")), [Finding.Of("paint.little", Severity.Stop, $"It needs more.")], litres);
+            return new PaintAssessment(new Verdict(StationState.Stop, Phrase.Of($"Too little paint."), Phrase.Of($"")), [new Finding("paint.little", Severity.Stop, Phrase.Of($"It needs more."), [])], litres);
         }
 
         public override IEnumerable<LedgerEntry> Ledger(StationInputs job) =>

@@ -1,7 +1,7 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
-using Vanto.Core.Stations;
 using Vanto.Core.Quantities;
+using Vanto.Core.Stations;
 
 namespace Vanto.Core.Tests.Job;
 

@@ -7,6 +7,7 @@ using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;

@@ -1,5 +1,4 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Survey;

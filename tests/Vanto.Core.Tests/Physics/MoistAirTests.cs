@@ -13,7 +13,7 @@ public class MoistAirTests
         foreach (var row in ReferenceTable.Read("psychrolib.csv"))
         {
             var (t, rh) = (row["dryBulbC"], row["rhPct"]);
-            var p = MoistAir.Pressure(row["elevationM"]);
+            var p = Atmosphere.Pressure(row["elevationM"]);
             var w = MoistAir.RatioFromRh(t, rh, p);
             Relative(p, row["pressurePa"]);
             Relative(MoistAir.SaturationPressure(t), row["saturationPa"]);
@@ -44,12 +44,12 @@ public class MoistAirTests
     [Fact]
     public void The_handbooks_worked_example()
     {
-        var w = MoistAir.RatioFromWetBulb(40, 20, MoistAir.SeaLevelPa);
+        var w = MoistAir.RatioFromWetBulb(40, 20, Atmosphere.SeaLevelPa);
         w.ShouldBe(0.0065, 1.5e-4);
         (MoistAir.Enthalpy(40, w) / 1000).ShouldBe(56.7, 0.05);
-        MoistAir.DewPoint(w, MoistAir.SeaLevelPa).ShouldBe(7, 0.5);
-        MoistAir.RelativeHumidity(40, w, MoistAir.SeaLevelPa).ShouldBe(14, 0.1);
-        MoistAir.SpecificVolume(40, w, MoistAir.SeaLevelPa).ShouldBe(0.896, 5e-4);
+        MoistAir.DewPoint(w, Atmosphere.SeaLevelPa).ShouldBe(7, 0.5);
+        MoistAir.RelativeHumidity(40, w, Atmosphere.SeaLevelPa).ShouldBe(14, 0.1);
+        MoistAir.SpecificVolume(40, w, Atmosphere.SeaLevelPa).ShouldBe(0.896, 5e-4);
     }
 
     /// <summary>Computed by an independent reference program; no published source.</summary>
@@ -61,7 +61,7 @@ public class MoistAirTests
     [InlineData(45, 10, 600, 0.00639065, 6.36795, 20.6609, 61.7879, 0.978151)]
     public void States(double t, double rh, double elevation, double ratio, double dewPoint, double wetBulb, double enthalpy, double volume)
     {
-        var p = MoistAir.Pressure(elevation);
+        var p = Atmosphere.Pressure(elevation);
         var w = MoistAir.RatioFromRh(t, rh, p);
         w.ShouldBe(ratio, ratio * 1e-5);
         MoistAir.DewPoint(w, p).ShouldBe(dewPoint, 1e-4);
@@ -80,7 +80,7 @@ public class MoistAirTests
     public void Saturation_and_the_air_of_the_height(double t, double elevation, double saturation, double pressure)
     {
         MoistAir.SaturationPressure(t).ShouldBe(saturation, saturation * 2e-6);
-        MoistAir.Pressure(elevation).ShouldBe(pressure, 0.06);
+        Atmosphere.Pressure(elevation).ShouldBe(pressure, 0.06);
     }
 
     /// <summary>Computed by an independent reference program; no published source.</summary>
@@ -89,7 +89,7 @@ public class MoistAirTests
     [InlineData(35, 26, 0, 0.0175220, 22.7988, 80.1731, 0.897547)]
     public void States_from_a_wet_bulb(double t, double wetBulb, double elevation, double ratio, double dewPoint, double enthalpy, double volume)
     {
-        var p = MoistAir.Pressure(elevation);
+        var p = Atmosphere.Pressure(elevation);
         var w = MoistAir.RatioFromWetBulb(t, wetBulb, p);
         w.ShouldBe(ratio, ratio * 1e-5);
         MoistAir.DewPoint(w, p).ShouldBe(dewPoint, 1e-4);

@@ -1,7 +1,7 @@
 using System.Numerics;
-using Vanto.Core.Physics;
+using Vanto.Core.Findings;
 using Vanto.Core.Start;
-using Vanto.Core.Survey;
+using Vanto.Core.Supply;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;
 
@@ -93,8 +93,8 @@ public class SmallestSourceTests
         var tight = StartStudy.Of(weak, start, UnitCatalogue.Find("RT-13-115")!).Turns!;
         tight.AtOnce.ShouldNotBe(StartOutcome.Starts);
         tight.Best.WorstUsed.ShouldBeGreaterThan(turns.Best.WorstUsed);
-        Should.Throw<Findings.InputException>(() => StartStudy.Of(survey, start with { Further = [new CompressorDesign { RlaA = 10, LraA = 20 }] }, UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further[0].lraA");
-        Should.Throw<Findings.InputException>(() => StartStudy.Of(survey, start with { Further = [.. Enumerable.Repeat(new CompressorDesign(), 6)] }, UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further");
+        Should.Throw<InputException>(() => StartStudy.Of(survey, start with { Further = [new CompressorDesign { RlaA = 10, LraA = 20 }] }, UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further[0].lraA");
+        Should.Throw<InputException>(() => StartStudy.Of(survey, start with { Further = [.. Enumerable.Repeat(new CompressorDesign(), 6)] }, UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further");
     }
 
     [Fact]

@@ -1,6 +1,7 @@
 using System.Numerics;
 using Vanto.Core.Findings;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;
 

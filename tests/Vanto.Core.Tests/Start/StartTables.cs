@@ -1,9 +1,8 @@
 using System.Numerics;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
-using Vanto.Core.Physics;
 using Vanto.Core.Start;
-using Vanto.Core.Survey;
+using Vanto.Core.Supply;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;
 
@@ -145,7 +144,7 @@ public class StartTables
             Neighbours = [new NeighbourLoad("fan", 150, 0.85, false)],
         });
         result.Outcome.ShouldBe(outcome);
-        result.Cause.ShouldBe(cause);
+        result.Cause.Words().ShouldBe(cause);
         result.TripS!.Value.ShouldBe(after, Math.Max(0.001, 0.002 * after));
     }
 

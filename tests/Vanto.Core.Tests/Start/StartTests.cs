@@ -1,7 +1,6 @@
-using System.Numerics;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 
 namespace Vanto.Core.Tests.Start;
@@ -91,7 +90,7 @@ public class StartTests
     {
         var result = StartVerdict.Of(Case(name));
         result.Outcome.ShouldBe(outcome);
-        result.Cause.ShouldBe(cause);
+        result.Cause.Words().ShouldBe(cause);
         if (tripMs is { } trip)
             (result.TripS!.Value * 1000).ShouldBe(trip, Math.Max(1, trip * 1e-3));
         else

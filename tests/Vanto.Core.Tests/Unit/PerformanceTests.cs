@@ -52,7 +52,7 @@ public class PerformanceTests
     [InlineData(20, 50, 13.6993)] // Stull 2011, J. Appl. Meteorol. Climatol. 50: the paper's example, 13.7 °C (published)
     [InlineData(26.7, 50, 19.4597)]
     [InlineData(35, 40, 24.5142)]
-    public void Wet_bulb_from_humidity(double t, double rh, double expected) => Performance.WetBulbFromRh(t, rh).ShouldBe(expected, 1e-3);
+    public void Wet_bulb_from_humidity(double t, double rh, double expected) => MoistAir.WetBulbFromRh(t, rh).ShouldBe(expected, 1e-3);
 
     [Theory]
     [InlineData(26.7, 19.44, 0.75)]
@@ -94,7 +94,7 @@ public class CapacityTests
     [InlineData(2640, 46, 18, 250, 0.85, 2183.24)]
     [InlineData(7000, 28, 17, 1600, 1, 6555.22)]
     public void Derate(double nominal, double outdoor, double wet, double elevation, double flow, double expected) =>
-        Capacity.Derated(nominal, outdoor, wet, MoistAir.Pressure(elevation), flow).ShouldBe(expected, expected * 1e-4);
+        Capacity.Derated(nominal, outdoor, wet, Atmosphere.Pressure(elevation), flow).ShouldBe(expected, expected * 1e-4);
 
     [Theory]
     [InlineData(27, 19, true, 0, 3500, 0.17, 2662.42, 837.577, 11.5071)]
@@ -103,7 +103,7 @@ public class CapacityTests
     [InlineData(25, 70, false, 1500, 3500, 0.17, 1686.37, 1813.63, 13.4301)]
     public void Coil_split(double t, double humid, bool wetBulb, double elevation, double cooling, double flow, double sensible, double latent, double apparatus)
     {
-        var p = MoistAir.Pressure(elevation);
+        var p = Atmosphere.Pressure(elevation);
         var ratio = wetBulb ? MoistAir.RatioFromWetBulb(t, humid, p) : MoistAir.RatioFromRh(t, humid, p);
         var split = Capacity.Coil(t, ratio, cooling, flow, p);
         split.SensibleW.ShouldBe(sensible, 0.02);
@@ -141,8 +141,8 @@ public class CapacityTests
 
     private static RoomHour Hour(string name) => name switch
     {
-        "van" => new(2711.83, 140, 0.00636057, 0.00770435, 43.0, 25, MoistAir.Pressure(250)),
-        "bus" => new(4017.16, 90, 0.0265648, 0.0175532, 34.7, 24.5, MoistAir.Pressure(12)),
-        _ => new(2129.88, 180, 0.0155145, 0.0196638, 32.0, 25, MoistAir.Pressure(0)),
+        "van" => new(2711.83, 140, 0.00636057, 0.00770435, 43.0, 25, Atmosphere.Pressure(250)),
+        "bus" => new(4017.16, 90, 0.0265648, 0.0175532, 34.7, 24.5, Atmosphere.Pressure(12)),
+        _ => new(2129.88, 180, 0.0155145, 0.0196638, 32.0, 25, Atmosphere.Pressure(0)),
     };
 }

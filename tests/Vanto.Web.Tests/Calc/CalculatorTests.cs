@@ -16,13 +16,13 @@ public class CalculatorTests(RunningServer server) : IClassFixture<RunningServer
     public async Task Each_runs_on_its_defaults_with_working_and_sources(string name)
     {
         var view = await Listed(name);
-        view["sources"]!.AsArray().Count.ShouldBeGreaterThan(0, "no calculator without a source");
+        view["citations"]!.AsArray().Count.ShouldBeGreaterThan(0, "no calculator without a source");
         view.Text("/purpose").ShouldNotBeEmpty();
         var result = await Read(await Post(name, new { inputs = new { } }));
         result["figures"]!.AsArray().Count.ShouldBeGreaterThan(0);
         var steps = result["working"]!["steps"]!.AsArray();
         steps.Count.ShouldBeGreaterThan(0);
-        steps.ShouldAllBe(s => ((string)s!["source"]!["title"]!).Length > 0);
+        steps.ShouldAllBe(s => ((string)s!["citation"]!["title"]!).Length > 0);
     }
 
     [Theory]

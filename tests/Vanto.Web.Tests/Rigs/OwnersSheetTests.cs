@@ -1,4 +1,3 @@
-using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using UglyToad.PdfPig;
 using static Vanto.Web.Tests.RunningServer;

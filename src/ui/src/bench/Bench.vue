@@ -25,8 +25,8 @@ const groups = computed(() => {
   return [...map].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b));
 });
 const open = computed(() => all.value.find((c) => c.name === props.name) ?? null);
-const order = ['Physics', ...stations.map(titled)];
-const called: Record<string, string> = { Physics: 'Air, sun, skin, batteries' };
+const order = ['Physics', 'Supply', ...stations.map(titled)];
+const called: Record<string, string> = { Physics: 'Air, sun, skin, gauges', Supply: 'Battery, inverter, generator, modules' };
 
 onMounted(async () => {
   all.value = await ask<CalculatorView[]>('GET', '/calc');

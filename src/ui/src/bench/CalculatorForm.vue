@@ -149,8 +149,8 @@ watch(() => settings.units, fill);
       <h2>Working</h2>
       <WorkingSteps :working="result.working" />
       <h2>Sources</h2>
-      <p v-for="source in calculator.sources" :key="source.id" class="source">
-        <b>{{ kinds[source.kind] }}</b> · {{ source.title }}
+      <p v-for="citation in calculator.citations" :key="citation.id" class="citation">
+        <b>{{ kinds[citation.kind] }}</b> · {{ citation.title }}
       </p>
     </section>
   </div>
@@ -236,7 +236,7 @@ dd b.text {
 h2 {
   margin-top: 16px;
 }
-.source {
+.citation {
   font-size: 13.5px;
 }
 </style>

@@ -17,7 +17,7 @@ async function copy(): Promise<void> {
   const figure = rig.figure;
   if (!figure) return;
   const lines = figure.working.steps.map(
-    (s) => `${s.symbol} = ${s.formula}\t${s.numbers}\t${s.value} ${s.unit}\t${s.source.kind}: ${s.source.title}`,
+    (s) => `${s.symbol} = ${s.formula}\t${s.numbers}\t${s.value} ${s.unit}\t${s.citation.kind}: ${s.citation.title}`,
   );
   await navigator.clipboard.writeText([`${figure.label}: ${shown(figure.value, figure.quantity)}`, ...lines].join('\n'));
   copied.value = true;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { SourceKind, Working } from '../api/generated/schema';
+import type { CitationKind, Working } from '../api/generated/schema';
 
 defineProps<{ working: Working }>();
 
-const kinds: Record<SourceKind, string> = {
+const kinds: Record<CitationKind, string> = {
   published: 'published',
   fromMemory: 'from memory',
   commonPractice: 'common practice',
@@ -25,8 +25,8 @@ function figure(value: number): string {
       <p class="result">
         = <b>{{ figure(step.value) }}</b> {{ step.unit }}
       </p>
-      <p class="source">
-        <em>{{ kinds[step.source.kind] }}</em> · {{ step.source.title }}
+      <p class="citation">
+        <em>{{ kinds[step.citation.kind] }}</em> · {{ step.citation.title }}
       </p>
     </li>
   </ol>
@@ -45,11 +45,11 @@ li {
 .numbers {
   color: var(--soft);
 }
-.source {
+.citation {
   color: var(--soft);
   font-size: 13px;
 }
-.source em {
+.citation em {
   font-style: normal;
   font-weight: 650;
 }

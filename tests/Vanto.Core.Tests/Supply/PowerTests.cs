@@ -1,6 +1,6 @@
-using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 
-namespace Vanto.Core.Tests.Physics;
+namespace Vanto.Core.Tests.Supply;
 
 /// <summary>Computed by an independent reference program, some by a second one; no published source unless named.</summary>
 public class PowerTests

@@ -1,7 +1,6 @@
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 
-namespace Vanto.Core.Survey;
+namespace Vanto.Core.Supply;
 
 /// <summary>Sources on board.</summary>
 public sealed record SourcesDesign : DesignPart
@@ -146,7 +145,7 @@ public sealed record ModulesDesign : DesignPart
 
     /// <summary>Kelvin of the cells above the air for each W/m² of sun.</summary>
     /// <param name="windMs">Wind, m/s.</param>
-    public double CellRise(double windMs) => Physics.Modules.CellRise(CellModel, Mounting, NoctC, windMs);
+    public double CellRise(double windMs) => Supply.Modules.CellRise(CellModel, Mounting, NoctC, windMs);
 }
 
 /// <summary>The input that the modules feed: a charge controller, or a PV-assisted unit's own.</summary>

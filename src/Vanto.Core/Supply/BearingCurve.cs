@@ -1,54 +1,6 @@
-namespace Vanto.Core.Physics;
+using Vanto.Core.Physics;
 
-/// <summary>Losses and rating of an inverter; typical shares, common practice.</summary>
-/// <param name="RatedW">Label watts.</param>
-/// <param name="IdleW">Draw without load.</param>
-/// <param name="Linear">Share lost in proportion to the load.</param>
-/// <param name="Quadratic">Share lost with the square of the load, at rating.</param>
-public readonly record struct InverterModel(double RatedW, double IdleW, double Linear = 0.03, double Quadratic = 0.05)
-{
-    /// <summary>DC watts drawn for AC watts delivered.</summary>
-    public double DcPower(double acW) => acW + IdleW + Linear * acW + Quadratic * acW * acW / RatedW;
-
-    /// <summary>AC watts available from DC watts; 0 when the idle draw takes all.</summary>
-    public double AcPower(double dcW)
-    {
-        if (dcW <= IdleW)
-            return 0;
-        var a = 1 + Linear;
-        return (-a + Math.Sqrt(a * a + 4 * Quadratic * (dcW - IdleW) / RatedW)) / (2 * Quadratic / RatedW);
-    }
-
-    /// <summary>Continuous watts at an ambient temperature: 1 % less for each K above 25 °C.</summary>
-    public double ContinuousW(double ambientC) => RatedW * (1 - 0.01 * Math.Max(0, ambientC - 25));
-}
-
-/// <summary>Kinds of generator.</summary>
-public enum GeneratorKind { Inverter, Conventional }
-
-/// <summary>Kinds of fuel.</summary>
-public enum FuelKind { Diesel, PetrolInverter, Petrol, Lpg }
-
-/// <summary>What a generator has left by height and heat, and what it burns; common practice.</summary>
-public static class Generators
-{
-    /// <summary>Share of the label left at an altitude in m and an air temperature in °C.</summary>
-    public static double DerateFactor(double altitudeM, double airC) =>
-        (1 - 0.035 * Math.Max(0, altitudeM) / 305) * (1 - 0.01 * Math.Max(0, airC - 25) / 5.56);
-
-    /// <summary>Litres an hour at a load in W.</summary>
-    public static double FuelLitresPerHour(FuelKind fuel, double ratedW, double loadW)
-    {
-        var (a, b) = fuel switch
-        {
-            FuelKind.Diesel => (0.08415, 0.246),
-            FuelKind.PetrolInverter => (0.13, 0.48),
-            FuelKind.Petrol => (0.25, 0.50),
-            _ => (0.35, 0.75),
-        };
-        return (a * ratedW + b * loadW) / 1000;
-    }
-}
+namespace Vanto.Core.Supply;
 
 /// <summary>A curve of how long a multiple of the rating is borne: ratios rising, seconds falling, read log-log.</summary>
 public sealed class BearingCurve
@@ -126,15 +78,4 @@ public sealed class BearingCurve
 
     /// <summary>IEC breaker, latest.</summary>
     public static readonly BearingCurve BreakerIecMax = new((1.45, 3600), (2.55, 60), (5, 12));
-}
-
-/// <summary>Resistance of a run of two conductors.</summary>
-public static class Conductors
-{
-    /// <summary>Loop resistance in Ω: both conductors, copper at a temperature (IACS, published).</summary>
-    public static double LoopOhm(double lengthM, double areaMm2, double temperatureC, bool aluminium = false)
-    {
-        var resistivity = (aluminium ? 2.82e-8 : 1.7241e-8) * (1 + 0.00393 * (temperatureC - 20));
-        return 2 * lengthM * resistivity / (areaMm2 * 1e-6);
-    }
 }

@@ -1,4 +1,4 @@
-namespace Vanto.Core.Physics;
+namespace Vanto.Core.Supply;
 
 /// <summary>
 /// A bank on its way through a run of equal steps. Between two points of its curves voltage is a straight line, so that the charge at which

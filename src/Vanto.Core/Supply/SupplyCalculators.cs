@@ -3,9 +3,9 @@ using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 using static Vanto.Core.Quantities.QuantityKind;
 
-namespace Vanto.Core.Physics;
+namespace Vanto.Core.Supply;
 
-/// <summary>Inputs of <see cref="PowerCalculators.InverterLosses"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.InverterLosses"/>.</summary>
 public sealed record InverterLossesInput : DesignPart
 {
     [Field(ElectricPower, 100, 30000, Label = "Inverter's rating")] public double RatedW { get; init; } = 3000;
@@ -16,7 +16,7 @@ public sealed record InverterLossesInput : DesignPart
     [Field(Temperature, -20, 60, Label = "It stands in")] public double AmbientC { get; init; } = 25;
 }
 
-/// <summary>Inputs of <see cref="PowerCalculators.GeneratorDerate"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.GeneratorDerate"/>.</summary>
 public sealed record GeneratorDerateInput : DesignPart
 {
     [Field(ElectricPower, 300, 50000, Label = "Label")] public double RatedW { get; init; } = 2000;
@@ -24,7 +24,7 @@ public sealed record GeneratorDerateInput : DesignPart
     [Field(Temperature, -20, 55, Label = "Air")] public double AirC { get; init; } = 35;
 }
 
-/// <summary>Inputs of <see cref="PowerCalculators.FuelRate"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.FuelRate"/>.</summary>
 public sealed record FuelRateInput : DesignPart
 {
     [Ask("Fuel")] public FuelKind Fuel { get; init; } = FuelKind.PetrolInverter;
@@ -32,7 +32,7 @@ public sealed record FuelRateInput : DesignPart
     [Field(ElectricPower, 0, 50000, Label = "Load")] public double LoadW { get; init; } = 900;
 }
 
-/// <summary>Inputs of <see cref="PowerCalculators.LineImpedance"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.LineImpedance"/>.</summary>
 public sealed record LineImpedanceInput : DesignPart
 {
     [Field(Length, 0, 200, Label = "Length, one way")] public double LengthM { get; init; } = 10;
@@ -42,7 +42,7 @@ public sealed record LineImpedanceInput : DesignPart
     [Ask("Aluminium", Help = "else copper")] public bool Aluminium { get; init; }
 }
 
-/// <summary>Inputs of <see cref="PowerCalculators.DcSagOf"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.DcSagOf"/>.</summary>
 public sealed record DcSagInput : DesignPart
 {
     [Field(Voltage, 5, 1000, Label = "Open-circuit voltage")] public double OpenV { get; init; } = 13.14;
@@ -50,7 +50,7 @@ public sealed record DcSagInput : DesignPart
     [Field(ElectricPower, 0, 100000, Label = "Power drawn")] public double PowerW { get; init; } = 3270;
 }
 
-/// <summary>Inputs of <see cref="PowerCalculators.PeukertHours"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.PeukertHours"/>.</summary>
 public sealed record PeukertInput : DesignPart
 {
     [Field(Charge, 5, 20000, Label = "Bank")] public double AmpHours { get; init; } = 100;
@@ -59,7 +59,7 @@ public sealed record PeukertInput : DesignPart
     [Field(Current, 0.1, 2000, Label = "Drawn")] public double CurrentA { get; init; } = 25;
 }
 
-/// <summary>Inputs of <see cref="PowerCalculators.ShortCircuit"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.ShortCircuit"/>.</summary>
 public sealed record ShortCircuitInput : DesignPart
 {
     [Ask("Chemistry")] public Chemistry Chemistry { get; init; } = Chemistry.Lfp;
@@ -70,7 +70,7 @@ public sealed record ShortCircuitInput : DesignPart
     [Field(Current, 100, 100000, Label = "The fuse interrupts up to", Optional = true)] public double? FuseInterruptsA { get; init; }
 }
 
-/// <summary>Inputs of <see cref="PowerCalculators.Bank"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.Bank"/>.</summary>
 public sealed record BatteryBankInput : DesignPart
 {
     [Ask("Chemistry")] public Chemistry Chemistry { get; init; } = Chemistry.Lfp;
@@ -84,7 +84,7 @@ public sealed record BatteryBankInput : DesignPart
     [Field(Resistance, 0, 1, Label = "Cable, both ways")] public double CableOhm { get; init; }
 }
 
-/// <summary>Inputs of <see cref="PowerCalculators.PvPower"/>.</summary>
+/// <summary>Inputs of <see cref="SupplyCalculators.PvPower"/>.</summary>
 public sealed record PvPowerInput : DesignPart
 {
     [Field(Count, 1, 500, Label = "Modules")] public int Modules { get; init; } = 6;
@@ -100,104 +100,104 @@ public sealed record PvPowerInput : DesignPart
 }
 
 /// <summary>Calculations of inverters, generators, cables, banks and modules, for the Bench and the API.</summary>
-public static class PowerCalculators
+public static class SupplyCalculators
 {
     /// <summary>Inverter losses.</summary>
-    [Calculator("inverter-losses", "Inverter losses", "What the battery gives for an AC load", SourceIds = [nameof(Sources.InverterLoss)])]
+    [Calculator("inverter-losses", "Inverter losses", "What the battery gives for an AC load", CitationIds = [nameof(Citations.InverterLoss)])]
     public static CalculationResult InverterLosses(InverterLossesInput i)
     {
         var model = new InverterModel(i.RatedW, i.IdleW, i.LinearLoss, i.QuadraticLoss);
         var dc = model.DcPower(i.AcW);
         return new ResultBuilder()
-            .Step("P_dc", "Drawn from the battery", "P + P_idle + k1·P + k2·P²/P_rated", $"{i.AcW} + {i.IdleW} + …", dc, ElectricPower, Sources.InverterLoss)
-            .Step("η", "Efficiency", "P/P_dc", $"{i.AcW}/{dc:0.#}", dc <= 0 ? 0 : i.AcW / dc, Fraction, Sources.InverterLoss)
-            .Step("P_cont", "It gives for hours on end", "P_rated·(1 − 0.01·(T − 25))", $"{i.RatedW} W at {i.AmbientC} °C", model.ContinuousW(i.AmbientC), ElectricPower, Sources.InverterLoss).Done();
+            .Step("P_dc", "Drawn from the battery", "P + P_idle + k1·P + k2·P²/P_rated", $"{i.AcW} + {i.IdleW} + …", dc, ElectricPower, Citations.InverterLoss)
+            .Step("η", "Efficiency", "P/P_dc", $"{i.AcW}/{dc:0.#}", dc <= 0 ? 0 : i.AcW / dc, Fraction, Citations.InverterLoss)
+            .Step("P_cont", "It gives for hours on end", "P_rated·(1 − 0.01·(T − 25))", $"{i.RatedW} W at {i.AmbientC} °C", model.ContinuousW(i.AmbientC), ElectricPower, Citations.InverterLoss).Done();
     }
 
     /// <summary>Generator derate.</summary>
-    [Calculator("generator-derate", "Generator derate", "What is left up here in this heat", SourceIds = [nameof(Sources.GeneratorDerate)])]
+    [Calculator("generator-derate", "Generator derate", "What is left up here in this heat", CitationIds = [nameof(Citations.GeneratorDerate)])]
     public static CalculationResult GeneratorDerate(GeneratorDerateInput i)
     {
         var factor = Generators.DerateFactor(i.AltitudeM, i.AirC);
         return new ResultBuilder()
-            .Step("f", "Share left", "(1 − 0.035·h/305)·(1 − 0.01·(T − 25)/5.56)", $"h {i.AltitudeM} m, T {i.AirC} °C", factor, Fraction, Sources.GeneratorDerate)
-            .Step("P", "Power left", "P_label·f", $"{i.RatedW} × {factor:0.####}", i.RatedW * factor, ElectricPower, Sources.GeneratorDerate).Done();
+            .Step("f", "Share left", "(1 − 0.035·h/305)·(1 − 0.01·(T − 25)/5.56)", $"h {i.AltitudeM} m, T {i.AirC} °C", factor, Fraction, Citations.GeneratorDerate)
+            .Step("P", "Power left", "P_label·f", $"{i.RatedW} × {factor:0.####}", i.RatedW * factor, ElectricPower, Citations.GeneratorDerate).Done();
     }
 
     /// <summary>Fuel rate.</summary>
-    [Calculator("fuel-rate", "Fuel rate", "Litres an hour", SourceIds = [nameof(Sources.Fuel)])]
+    [Calculator("fuel-rate", "Fuel rate", "Litres an hour", CitationIds = [nameof(Citations.Fuel)])]
     public static CalculationResult FuelRate(FuelRateInput i) => new ResultBuilder()
-        .Step("L/h", "Litres an hour", "(a·P_rated + b·P)/1000", $"{Calls.Name(i.Fuel)}, {i.RatedW} W rated, {i.LoadW} W", Generators.FuelLitresPerHour(i.Fuel, i.RatedW, i.LoadW), Fuel, Sources.Fuel).Done();
+        .Step("L/h", "Litres an hour", "(a·P_rated + b·P)/1000", $"{Calls.Name(i.Fuel)}, {i.RatedW} W rated, {i.LoadW} W", Generators.FuelLitresPerHour(i.Fuel, i.RatedW, i.LoadW), Fuel, Citations.Fuel).Done();
 
     /// <summary>Resistance and drop of a cable.</summary>
-    [Calculator("line-impedance", "Cable resistance", "What a cable takes away", SourceIds = [nameof(Sources.Copper)])]
+    [Calculator("line-impedance", "Cable resistance", "What a cable takes away", CitationIds = [nameof(Citations.Copper)])]
     public static CalculationResult LineImpedance(LineImpedanceInput i)
     {
         var ohm = Conductors.LoopOhm(i.LengthM, i.AreaMm2, i.TemperatureC, i.Aluminium);
         return new ResultBuilder()
-            .Step("R", "Loop resistance", "2·L·ρ(T)/A", $"2 × {i.LengthM} × ρ({i.TemperatureC} °C)/{i.AreaMm2:0.###}", ohm, Resistance, Sources.Copper)
-            .Step("ΔV", "Volts lost", "R·I", $"{ohm:0.####} × {i.CurrentA}", ohm * i.CurrentA, Voltage, Sources.Arithmetic).Done();
+            .Step("R", "Loop resistance", "2·L·ρ(T)/A", $"2 × {i.LengthM} × ρ({i.TemperatureC} °C)/{i.AreaMm2:0.###}", ohm, Resistance, Citations.Copper)
+            .Step("ΔV", "Volts lost", "R·I", $"{ohm:0.####} × {i.CurrentA}", ohm * i.CurrentA, Voltage, Citations.Arithmetic).Done();
     }
 
     /// <summary>Sag of a battery under load.</summary>
-    [Calculator("dc-sag", "Battery sag", "Volts left under a load", SourceIds = [nameof(Sources.Battery), nameof(Sources.Arithmetic)])]
+    [Calculator("dc-sag", "Battery sag", "Volts left under a load", CitationIds = [nameof(Citations.Battery), nameof(Citations.Arithmetic)])]
     public static CalculationResult DcSagOf(DcSagInput i)
     {
         var most = i.Ohm == 0 ? double.MaxValue : i.OpenV * i.OpenV / (4 * i.Ohm);
         if (BatteryBank.DcSag(i.OpenV, i.Ohm, i.PowerW) is not { } sag)
-            return new ResultBuilder().Step("P_max", "Most it can deliver", "U²/4R", $"{i.OpenV}²/(4 × {i.Ohm})", most, ElectricPower, Sources.Arithmetic)
-                .Judge(Finding.Of("battery.collapse", Severity.Stop, $"The battery cannot deliver {i.PowerW:ElectricPower} at all.")).Done();
+            return new ResultBuilder().Step("P_max", "Most it can deliver", "U²/4R", $"{i.OpenV}²/(4 × {i.Ohm})", most, ElectricPower, Citations.Arithmetic)
+                .Judge(Finding.Of(FindingCode.BatteryCollapse, Severity.Stop, $"The battery cannot deliver {i.PowerW:ElectricPower} at all.")).Done();
         return new ResultBuilder()
-            .Step("I", "Current", "(U − √(U² − 4RP))/2R", $"U {i.OpenV} V, R {i.Ohm} Ω", sag.CurrentA, Current, Sources.Arithmetic)
-            .Step("V", "Volts left", "U − R·I", $"{i.OpenV} − {i.Ohm} × {sag.CurrentA:0.#}", sag.Voltage, Voltage, Sources.Arithmetic)
-            .Judge(i.PowerW > 0.25 * most ? Finding.Of("battery.sag", Severity.Caution, $"That is more than a quarter of the most it can deliver, {most:ElectricPower}.") : null).Done();
+            .Step("I", "Current", "(U − √(U² − 4RP))/2R", $"U {i.OpenV} V, R {i.Ohm} Ω", sag.CurrentA, Current, Citations.Arithmetic)
+            .Step("V", "Volts left", "U − R·I", $"{i.OpenV} − {i.Ohm} × {sag.CurrentA:0.#}", sag.Voltage, Voltage, Citations.Arithmetic)
+            .Judge(i.PowerW > 0.25 * most ? Finding.Of(FindingCode.BatterySag, Severity.Caution, $"That is more than a quarter of the most it can deliver, {most:ElectricPower}.") : null).Done();
     }
 
     /// <summary>A bank: charge, energy, resistance and sag.</summary>
-    [Calculator("battery-bank", "Battery bank", "What a bank holds and how it sags", SourceIds = [nameof(Sources.Battery)])]
+    [Calculator("battery-bank", "Battery bank", "What a bank holds and how it sags", CitationIds = [nameof(Citations.Battery)])]
     public static CalculationResult Bank(BatteryBankInput i)
     {
         var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours, i.TemperatureC, i.CapacityLeft, extraResistance: i.ExtraOhm);
         var result = new ResultBuilder()
-            .Step("Q", "Charge", "Ah·f_T·age", $"{i.AmpHours} Ah, {i.TemperatureC} °C, {i.CapacityLeft:0%}", bank.CapacityAh, Charge, Sources.Battery)
-            .Step("E", "Energy above empty", "∫ OCV dQ", $"at {i.Soc:0%}", bank.StoredJ(i.Soc) / 3600, QuantityKind.Energy, Sources.Battery)
-            .Step("U", "Open-circuit voltage", "table by charge × cells", $"{bank.Cells} cells", bank.OpenCircuitVoltage(i.Soc), Voltage, Sources.Battery)
-            .Step("R", "Resistance", "Ω·Ah·cells/Ah·f_T·f_s + links", $"{bank.Cells} cells", bank.Resistance(i.Soc), Resistance, Sources.Battery);
+            .Step("Q", "Charge", "Ah·f_T·age", $"{i.AmpHours} Ah, {i.TemperatureC} °C, {i.CapacityLeft:0%}", bank.CapacityAh, Charge, Citations.Battery)
+            .Step("E", "Energy above empty", "∫ OCV dQ", $"at {i.Soc:0%}", bank.StoredJ(i.Soc) / 3600, QuantityKind.Energy, Citations.Battery)
+            .Step("U", "Open-circuit voltage", "table by charge × cells", $"{bank.Cells} cells", bank.OpenCircuitVoltage(i.Soc), Voltage, Citations.Battery)
+            .Step("R", "Resistance", "Ω·Ah·cells/Ah·f_T·f_s + links", $"{bank.Cells} cells", bank.Resistance(i.Soc), Resistance, Citations.Battery);
         if (bank.Sag(i.Soc, i.PowerW, i.CableOhm) is { } sag)
-            result.Step("V", "Volts under that load", "U − R·I", $"{i.PowerW} W", sag.Voltage, Voltage, Sources.Arithmetic).Step("I", "Current", "(U − √(U² − 4RP))/2R", $"{i.PowerW} W", sag.CurrentA, Current, Sources.Arithmetic);
-        return result.Judge(bank.TooColdToCharge ? Finding.Of("battery.cold-charge", Severity.Stop, $"At {i.TemperatureC:Temperature} it must not be charged.") : null).Done();
+            result.Step("V", "Volts under that load", "U − R·I", $"{i.PowerW} W", sag.Voltage, Voltage, Citations.Arithmetic).Step("I", "Current", "(U − √(U² − 4RP))/2R", $"{i.PowerW} W", sag.CurrentA, Current, Citations.Arithmetic);
+        return result.Judge(bank.JudgeCold()).Done();
     }
 
     /// <summary>Hours of a lead bank at a steady current.</summary>
-    [Calculator("peukert-hours", "Hours of a lead bank", "Why half the amperes last more than twice as long", SourceIds = [nameof(Sources.Peukert)])]
+    [Calculator("peukert-hours", "Hours of a lead bank", "Why half the amperes last more than twice as long", CitationIds = [nameof(Citations.Peukert)])]
     public static CalculationResult PeukertHours(PeukertInput i)
     {
         var hours = Peukert.Hours(i.AmpHours, i.ReferenceHours, i.Exponent, i.CurrentA);
         return new ResultBuilder()
-            .Step("t", "Hours", "H·(C/(I·H))^k", $"{i.ReferenceHours} × ({i.AmpHours}/({i.CurrentA} × {i.ReferenceHours}))^{i.Exponent}", hours, QuantityKind.Hours, Sources.Peukert)
-            .Step("Q", "Charge drawn", "I·t", $"{i.CurrentA} × {hours:0.###}", i.CurrentA * hours, Charge, Sources.Arithmetic).Done();
+            .Step("t", "Hours", "H·(C/(I·H))^k", $"{i.ReferenceHours} × ({i.AmpHours}/({i.CurrentA} × {i.ReferenceHours}))^{i.Exponent}", hours, QuantityKind.Hours, Citations.Peukert)
+            .Step("Q", "Charge drawn", "I·t", $"{i.CurrentA} × {hours:0.###}", i.CurrentA * hours, Charge, Citations.Arithmetic).Done();
     }
 
     /// <summary>Short circuit of a bank.</summary>
-    [Calculator("short-circuit-current", "Short circuit of a bank", "What its main fuse must be able to break", SourceIds = [nameof(Sources.Battery)])]
+    [Calculator("short-circuit-current", "Short circuit of a bank", "What its main fuse must be able to break", CitationIds = [nameof(Citations.Battery)])]
     public static CalculationResult ShortCircuit(ShortCircuitInput i)
     {
         var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours, i.TemperatureC);
         var amperes = bank.ShortCircuitA(i.CableOhm);
         return new ResultBuilder()
-            .Step("U", "Open-circuit voltage, full", "table × cells", $"{bank.Cells} cells", bank.OpenCircuitVoltage(1), Voltage, Sources.Battery)
-            .Step("I_sc", "Short-circuit current", "U/(R + R_cable)", $"R without links, cable {i.CableOhm} Ω", amperes, Current, Sources.Battery)
+            .Step("U", "Open-circuit voltage, full", "table × cells", $"{bank.Cells} cells", bank.OpenCircuitVoltage(1), Voltage, Citations.Battery)
+            .Step("I_sc", "Short-circuit current", "U/(R + R_cable)", $"R without links, cable {i.CableOhm} Ω", amperes, Current, Citations.Battery)
             .Judge(MainFuse.Judge(amperes, i.FuseInterruptsA)).Done();
     }
 
     /// <summary>Power of an array.</summary>
-    [Calculator("pv-power", "Module power", "What the modules give now", SourceIds = [nameof(Sources.Modules), nameof(Sources.CellTemperature)])]
+    [Calculator("pv-power", "Module power", "What the modules give now", CitationIds = [nameof(Citations.Modules), nameof(Citations.CellTemperature)])]
     public static CalculationResult PvPower(PvPowerInput i)
     {
         var k = Modules.CellRise(i.Model, i.Mounting, i.NoctC, i.WindMs);
         var cell = i.AirC + k * i.IrradianceWm2;
         return new ResultBuilder()
-            .Step("T_c", "Cells", "T_a + k·G", $"{i.AirC} + {k} × {i.IrradianceWm2}", cell, Temperature, Sources.CellTemperature)
-            .Step("P", "Power", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{i.Modules} × {i.RatedW} × {i.IrradianceWm2 / 1000} × …", Modules.Power(i.Modules, i.RatedW, i.IrradianceWm2, cell, i.Gamma, i.Losses), ElectricPower, Sources.Modules).Done();
+            .Step("T_c", "Cells", "T_a + k·G", $"{i.AirC} + {k} × {i.IrradianceWm2}", cell, Temperature, Citations.CellTemperature)
+            .Step("P", "Power", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{i.Modules} × {i.RatedW} × {i.IrradianceWm2 / 1000} × …", Modules.Power(i.Modules, i.RatedW, i.IrradianceWm2, cell, i.Gamma, i.Losses), ElectricPower, Citations.Modules).Done();
     }
 }

@@ -1,4 +1,6 @@
-namespace Vanto.Core.Energy;
+using Vanto.Core.Findings;
+
+namespace Vanto.Core.Supply;
 
 /// <summary>How a shore connection is shared, W.</summary>
 public readonly record struct ShoreShare(double LimitW, double FromShoreW, double LeftW, double ChargerW);
@@ -40,6 +42,14 @@ public static class OtherSources
         var output = Math.Max(0, Math.Min(limitA * outputV, DcDcEfficiency * AlternatorV * free));
         return new DcDcShare(free, output, output / DcDcEfficiency / AlternatorV / (alternatorA * share));
     }
+
+    /// <summary>Share of its hot output above which an alternator overheats at idle; common practice.</summary>
+    private const double HotShare = 0.5;
+
+    /// <summary>What there is to say of a charger's draw on the alternator, or null.</summary>
+    public static Finding? JudgeHot(DcDcShare share) => share.ShareOfHotOutput <= HotShare ? null
+        : Finding.Of(FindingCode.AltHot, Severity.Caution,
+            $"The charger takes {share.ShareOfHotOutput:Fraction} of what the alternator gives hot: it overheats at idle. Lower its limit, or watch its temperature.");
 
     /// <summary>A unit on its own array: sun first, the rest from the mains, the surplus is lost.</summary>
     public static PvAssistShare PvAssist(double airconW, double arrayW)

@@ -1,6 +1,8 @@
+using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 
-namespace Vanto.Core.Physics;
+namespace Vanto.Core.Supply;
 
 /// <summary>Battery chemistries.</summary>
 public enum Chemistry { [Called("lithium iron phosphate")] Lfp, [Called("AGM lead")] Agm, [Called("flooded lead")] Flooded, [Called("lithium NMC")] Nmc }
@@ -136,6 +138,10 @@ public sealed class BatteryBank
 
     /// <summary>True when the chemistry may not be charged at this temperature.</summary>
     public bool TooColdToCharge => TemperatureC <= _cell.NoChargeBelowC && HasManagementBoard;
+
+    /// <summary>What there is to say of charging it as cold as it is, or null.</summary>
+    public Finding? JudgeCold() => !TooColdToCharge ? null : Finding.Of(FindingCode.BatteryColdCharge, Severity.Stop,
+        $"A lithium bank at {TemperatureC:Temperature} must not be charged. Warm it above {_cell.NoChargeBelowC:Temperature} first.");
 
     /// <summary>Typical data of the chemistry.</summary>
     public CellData Cell => _cell;

@@ -1,12 +1,11 @@
-using System.Text.Json;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Quantities;
-using Vanto.Core.Start;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 
-namespace Vanto.Core.Tests.Start;
+namespace Vanto.Core.Tests.Survey;
 
 /// <summary>The catalogue of sources: typical sizes, common practice, no published source.</summary>
 public class SourceCatalogueTests
@@ -46,7 +45,7 @@ public class SourceCatalogueTests
     public void Every_generator_of_it_can_be_built_and_every_inverter_bears_its_class()
     {
         foreach (var entry in SourceCatalogue.All.Where(e => e.Group == "generator"))
-            SourceBuilder.Source(entry.Board(new SurveyDesign()).Sources, new PlaceDesign(), SourceChoice.Generator, 1).ContinuousW.ShouldBeGreaterThan(0);
+            SourceBuilder.Source(entry.Board(new SurveyDesign()).Sources, 0, 35, SourceChoice.Generator, 1).ContinuousW.ShouldBeGreaterThan(0);
         foreach (var entry in SourceCatalogue.All.Where(e => e.Group == "inverter"))
         {
             var inverter = entry.Board(new SurveyDesign { Sources = new SourcesDesign { Inverter = new InverterDesign { PeakW = 400 } } }).Sources.Inverter;

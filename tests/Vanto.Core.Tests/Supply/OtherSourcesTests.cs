@@ -1,7 +1,7 @@
-using Vanto.Core.Energy;
 using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 
-namespace Vanto.Core.Tests.Energy;
+namespace Vanto.Core.Tests.Supply;
 
 /// <summary>Sources in time and limited power. Check values: arithmetic; Liu and Jordan 1963 for the tilted plane, published; the rest common practice, no published source.</summary>
 public class OtherSourcesTests

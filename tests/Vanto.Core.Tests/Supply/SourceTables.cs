@@ -1,7 +1,7 @@
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
+using Vanto.Core.Supply;
 
-namespace Vanto.Core.Tests.Physics;
+namespace Vanto.Core.Tests.Supply;
 
 /// <summary>
 /// Inverters, generators, breakers, cables, banks and modules by the table. Computed by an independent reference program; no published source

@@ -1,12 +1,11 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
-using Vanto.Core.Physics;
 using Vanto.Core.Start;
-using Vanto.Core.Survey;
+using Vanto.Core.Supply;
 using Vanto.Core.Tests.References;
 using Vanto.Core.Unit;
 
-namespace Vanto.Core.Tests.Start;
+namespace Vanto.Core.Tests.Supply;
 
 /// <summary>An inverter as its maker describes it. Properties and closed forms; no published source.</summary>
 public class OwnInverterTests
@@ -27,7 +26,7 @@ public class OwnInverterTests
     {
         var made = new InverterModel(3000, 30, 0.024, 0.067);
         List<(double, double)> table = [.. new[] { 200.0, 600, 1500, 2400, 3000 }.Select(p => (p, p / made.DcPower(p)))];
-        var fit = InverterLosses.Fit(3000, 30, table);
+        var fit = InverterLosses.Fitted(3000, 30, table);
         fit.Linear.ShouldBe(0.024, 1e-9);
         fit.Quadratic.ShouldBe(0.067, 1e-9);
         InverterLosses.LargestMiss(fit, [.. table.Select(p => new EfficiencyDesign { PowerW = p.Item1, Efficiency = p.Item2 })]).ShouldBe(0, 1e-12);
@@ -40,7 +39,7 @@ public class OwnInverterTests
         for (var run = 0; run < 200; run++)
         {
             List<(double, double)> table = [.. Enumerable.Range(0, 2 + random.Next(5)).Select(_ => (50 + random.NextDouble() * 2900, 0.6 + 0.39 * random.NextDouble()))];
-            var fit = InverterLosses.Fit(3000, 20, table);
+            var fit = InverterLosses.Fitted(3000, 20, table);
             fit.Linear.ShouldBeGreaterThanOrEqualTo(0);
             fit.Quadratic.ShouldBeGreaterThanOrEqualTo(0);
             fit.DcPower(1001).ShouldBeGreaterThan(fit.DcPower(1000));
@@ -88,7 +87,7 @@ public class OwnInverterTests
         Inverter.ContinuousW.ShouldBe(3000);
         (Inverter with { AmbientC = 45 }).ContinuousW.ShouldBe(2400, 1e-9);
         (Inverter with { LabelVa = 2400 }).ContinuousW.ShouldBe(2400, 1e-9);
-        Findings(Rooftop(Inverter with { AmbientC = 45 })).ShouldContain(f => f.Code == "source.derate");
+        Findings(Rooftop(Inverter with { AmbientC = 45 })).ShouldContain(f => f.Code == "source.inverter-derate");
         Findings(Rooftop(Inverter with { LabelVa = 2400 })).ShouldContain(f => f.Code == "source.va-not-w");
     }
 

@@ -1,8 +1,7 @@
 using System.Numerics;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 
-namespace Vanto.Core.Start;
+namespace Vanto.Core.Supply;
 
 /// <summary>Kinds of source that a unit starts on.</summary>
 public enum SourceClass

@@ -1,4 +1,4 @@
-namespace Vanto.Core.Physics;
+namespace Vanto.Core.Supply;
 
 /// <summary>Lead banks give less charge the faster it is drawn (Peukert 1897, published).</summary>
 public static class Peukert

@@ -1,8 +1,6 @@
-using Vanto.Core.Physics;
-using Vanto.Core.Start;
-using Vanto.Core.Survey;
+using Vanto.Core.Supply;
 
-namespace Vanto.Core.Tests.Survey;
+namespace Vanto.Core.Tests.Supply;
 
 /// <summary>Banks built of blocks and of cells; definition.</summary>
 public class BankTests

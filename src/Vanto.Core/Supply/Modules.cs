@@ -1,6 +1,6 @@
 using Vanto.Core.Quantities;
 
-namespace Vanto.Core.Physics;
+namespace Vanto.Core.Supply;
 
 /// <summary>How modules are mounted; decides how hot the cells run.</summary>
 public enum ModuleMounting

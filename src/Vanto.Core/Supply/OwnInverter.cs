@@ -1,8 +1,6 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
-using Vanto.Core.Survey;
 
-namespace Vanto.Core.Start;
+namespace Vanto.Core.Supply;
 
 /// <summary>What an inverter bears for how long as its maker says it, in place of what is typical of its class.</summary>
 public static class OwnInverter

@@ -1,6 +1,7 @@
 using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 
-namespace Vanto.Core.Tests.Physics;
+namespace Vanto.Core.Tests.Supply;
 
 /// <summary>The bank of a run against the bank itself, whose steps are checked against the sheet; energy closes by definition.</summary>
 public class BankRunTests

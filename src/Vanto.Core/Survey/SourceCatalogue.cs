@@ -1,10 +1,9 @@
 using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
-using Vanto.Core.Survey;
+using Vanto.Core.Supply;
 
-namespace Vanto.Core.Start;
+namespace Vanto.Core.Survey;
 
 /// <summary>A source of the catalogue.</summary>
 /// <param name="Id">Its name in the catalogue.</param>
@@ -35,7 +34,7 @@ public static class SourceCatalogue
     private static IEnumerable<SourceEntry> Generators() =>
         from kind in new[] { GeneratorKind.Inverter, GeneratorKind.Conventional }
         let source = kind == GeneratorKind.Inverter ? SourceClass.InverterGenerator : SourceClass.ConventionalGenerator
-        from step in SmallestSource.Steps(source)
+        from step in SourceSteps.Of(source)
         let words = Phrase.Of($"{Calls.Name(source)}, {step.RatedW:ElectricPower}, at most {step.MaximumW:ElectricPower}")
         select new SourceEntry($"generator-{kind}-{step.RatedW:0}".ToLowerInvariant(), "generator", words, s => s.WithGenerator(g => g with
         {

@@ -1,9 +1,9 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Tests.References;
 
-namespace Vanto.Core.Tests.Physics;
+namespace Vanto.Core.Tests.Supply;
 
 /// <summary>Short circuit of a bank and what its fuse must break. Check values: common practice, no published source.</summary>
 public class MainFuseTests

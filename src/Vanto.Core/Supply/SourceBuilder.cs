@@ -1,9 +1,7 @@
 using Vanto.Core.Findings;
-using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
-using Vanto.Core.Survey;
 
-namespace Vanto.Core.Start;
+namespace Vanto.Core.Supply;
 
 /// <summary>Makes banks, inverters and sources of what the survey found on board.</summary>
 public static class SourceBuilder
@@ -24,14 +22,19 @@ public static class SourceBuilder
     /// <summary>Cable between bank and inverter, both ways, Ω.</summary>
     public static double BankCableOhm(BatteryDesign battery) => Conductors.LoopOhm(battery.CableM, battery.CableMm2, 30);
 
-    /// <summary>The source asked, derated by place and heat.</summary>
+    /// <summary>The source asked, derated by height and heat.</summary>
+    /// <param name="sources">What is on board.</param>
+    /// <param name="elevationM">Height of the place, m.</param>
+    /// <param name="airC">Air there, °C.</param>
+    /// <param name="on">The source asked.</param>
+    /// <param name="soc">Charge of the bank, 0 to 1.</param>
     /// <exception cref="InputException">It is not on board.</exception>
-    public static PowerSource Source(SourcesDesign sources, PlaceDesign place, SourceChoice on, double soc)
+    public static PowerSource Source(SourcesDesign sources, double elevationM, double airC, SourceChoice on, double soc)
     {
         switch (on)
         {
             case SourceChoice.Generator when sources.Generator.Fitted:
-                var left = Generators.DerateFactor(place.ElevationM, place.DryBulbC);
+                var left = Generators.DerateFactor(elevationM, airC);
                 if (sources.Generator.MaximumW <= sources.Generator.RatedW * 1.009)
                     throw new InputException("survey.sources.generator.maximumW", Phrase.Of($"{sources.Generator.MaximumW:ElectricPower}"),
                         Phrase.Of($"The generator's maximum of {sources.Generator.MaximumW:ElectricPower} must be above its rating of {sources.Generator.RatedW:ElectricPower}."));
