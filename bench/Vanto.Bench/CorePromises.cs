@@ -24,7 +24,8 @@ public static class CorePromises
         var before = GC.GetAllocatedBytesForCurrentThread();
         run.Run(18);
         var allocated = (GC.GetAllocatedBytesForCurrentThread() - before) / 1e6;
-        yield return Measured.Time($"one year at 5 min, thermal, {space.Faces.Count} faces and {space.Windows.Count} windows, one core", 50, 20, () => run.Run(18), FormattableString.Invariant($"(sun prepared; {allocated:0.0} MB for the hourly results)"));
+        yield return Measured.Time($"one year at 5 min, thermal, {space.Faces.Count} faces and {space.Windows.Count} windows, one core", 50, 20,
+            () => run.Run(18), FormattableString.Invariant($"(sun prepared; {allocated:0.0} MB for the hourly results)"));
         foreach (var row in Coupled(marigold, space, weather))
             yield return row;
         foreach (var row in Starts())
@@ -41,11 +42,14 @@ public static class CorePromises
         var (coupled, energyCase, _) = year.Run();
         var bare = energyCase with { Recorded = false };
         SpaceCabin Cabin(int stepS) => new(space, through.Drivers, through.Settled, 18, 0, stepS);
-        yield return Measured.Time("the same year, cabin and sources coupled", 70, 15, () => EnergySimulation.Run(bare, Cabin(300)), Allocated(() => EnergySimulation.Run(bare, Cabin(300))));
+        yield return Measured.Time("the same year, cabin and sources coupled", 70, 15, () => EnergySimulation.Run(bare, Cabin(300)),
+            Allocated(() => EnergySimulation.Run(bare, Cabin(300))));
         var minutes = new DayRun(inputs, through, 60, 365).Run().Case with { Recorded = false };
-        yield return Measured.Time("the same at 1 min", 300, 6, () => EnergySimulation.Run(minutes, Cabin(60)), Allocated(() => EnergySimulation.Run(minutes, Cabin(60))));
+        yield return Measured.Time("the same at 1 min", 300, 6, () => EnergySimulation.Run(minutes, Cabin(60)),
+            Allocated(() => EnergySimulation.Run(minutes, Cabin(60))));
         var electrical = bare with { AirconW = coupled.AirconW };
-        yield return Measured.Time("the same year, electrical side on a given demand", 8, 30, () => EnergySimulation.Run(electrical), Allocated(() => EnergySimulation.Run(electrical)));
+        yield return Measured.Time("the same year, electrical side on a given demand", 8, 30, () => EnergySimulation.Run(electrical),
+            Allocated(() => EnergySimulation.Run(electrical)));
         yield return Measured.Time("1,000 kits over a fortnight", 2000, 5, () => Search(Cut(electrical, 14 * 288), rig), "every kit run to its end, 2 threads");
         yield return Measured.Time("1,000 kits over a year", 10000, 3, () => Search(electrical, rig), "every kit run to its end, 2 threads");
         yield return Measured.Time("search for the smallest kit, as the screen asks it", 2000, 5, () => KitSearchOf.Rig(rig)!(null, default));

@@ -53,6 +53,7 @@ public sealed record Measured(string What, double AtMost, string Unit, double Me
     {
         Console.WriteLine($"{"promise",-64} {"at most",10} {"median",9} {"p95",9} {"worst",9} {"runs",5}  {"p95 / promise",13}");
         foreach (var row in rows)
-            Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{row.What,-64} {row.AtMost,7:0.#} {row.Unit,-2} {row.Median,9:0.00} {row.P95,9:0.00} {row.Worst,9:0.00} {row.Runs,5}  {row.P95 / row.AtMost,13:0.00} {(row.Kept ? "kept" : "BROKEN")} {row.Note}"));
+            Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{row.What,-64} {row.AtMost,7:0.#} {row.Unit,-2} {row.Median,9:0.00} "
+                + $"{row.P95,9:0.00} {row.Worst,9:0.00} {row.Runs,5}  {row.P95 / row.AtMost,13:0.00} {(row.Kept ? "kept" : "BROKEN")} {row.Note}"));
     }
 }

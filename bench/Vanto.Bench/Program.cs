@@ -8,6 +8,8 @@ if (wanted is "all" or "core")
 if (wanted is "all" or "server" or "screen")
     rows.AddRange(await ServerPromises.Measure(wanted));
 Measured.Print(rows);
-Console.WriteLine($"100 million additions one after another took {Measured.Spin():0} ms (160 on an undisturbed core at 2.5 GHz): a machine that is shared or slowed breaks promises by as much.");
+Console.WriteLine(
+    $"100 million additions one after another took {Measured.Spin():0} ms (160 on an undisturbed core at 2.5 GHz): a machine that is shared or slowed "
+        + $"breaks promises by as much.");
 Console.WriteLine($"{Environment.ProcessorCount} cores; a promise is kept when its 95th percentile is within it.");
 return rows.All(r => r.Kept) ? 0 : 1;

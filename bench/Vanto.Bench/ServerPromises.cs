@@ -133,10 +133,20 @@ public static class ServerPromises
             var view = (await http.GetFromJsonAsync<System.Text.Json.Nodes.JsonNode>($"/api/rigs/{marigold}"))!;
             var further = view["design"]!["survey"]!["further"]!.DeepClone().AsArray();
             further.Add(further[0]!.DeepClone());
-            (await http.PatchAsJsonAsync($"/api/rigs/{marigold}", new { baseRevision = (int)view["revision"]!, client = "bench", units = "metric", decimalComma = false, changes = new[] { new { path = "/survey/further", value = further } } })).EnsureSuccessStatusCode();
+            (await http.PatchAsJsonAsync($"/api/rigs/{marigold}",
+                new
+                {
+                    baseRevision = (int)view["revision"]!,
+                    client = "bench",
+                    units = "metric",
+                    decimalComma = false,
+                    changes = new[] {
+                new { path = "/survey/further", value = further } }
+                })).EnsureSuccessStatusCode();
         }
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--window-size=1280,800");
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+            "--disable-component-update", "--disable-sync", "--window-size=1280,800");
         using var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin"), options);
         driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromSeconds(60);
         driver.Navigate().GoToUrl(new Uri(Address, $"/rig/{marigold}/load"));
@@ -150,7 +160,10 @@ public static class ServerPromises
             const frame = () => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(r)));
             (async () => {
               for (let i = 0; i < 60; i++) {
-                const moved = new Promise(r => { const o = new MutationObserver(() => { o.disconnect(); r(); }); o.observe(ledger, { subtree: true, childList: true, characterData: true }); });
+                const moved = new Promise(r => {
+                    const o = new MutationObserver(() => { o.disconnect(); r(); });
+                    o.observe(ledger, { subtree: true, childList: true, characterData: true });
+                });
                 const began = performance.now();
                 input.value = String(38 + (i % 7) * 0.7 + (i % 2));
                 input.dispatchEvent(new Event('input', { bubbles: true }));
@@ -163,6 +176,7 @@ public static class ServerPromises
             })();
             """)!;
         Stop(process);
-        return Measured.Of($"keystroke in a field to ledger and charts repainted ({2 + moreSpaces} spaces)", 100, "ms", times.Select(Convert.ToDouble), "server and browser on the same cores");
+        return Measured.Of($"keystroke in a field to ledger and charts repainted ({2 + moreSpaces} spaces)", 100, "ms", times.Select(Convert.ToDouble),
+            "server and browser on the same cores");
     }
 }

@@ -24,7 +24,8 @@ public static class HandoverPdf
         using var stream = new MemoryStream();
         using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = $"{design.Name}: owner's sheet", Creator = "Vanto" }))
         {
-            using var pages = new SheetPages(document, $"{design.Name}, owner's sheet of {date:yyyy-MM-dd}, made with Vanto from the survey and the readings of this job.");
+            using var pages =
+                new SheetPages(document, $"{design.Name}, owner's sheet of {date:yyyy-MM-dd}, made with Vanto from the survey and the readings of this job.");
             Draw(pages, design, sheet, units, date);
             pages.Finish();
             document.Close();
@@ -38,10 +39,12 @@ public static class HandoverPdf
         if (sheet.Draft)
             pages.Mark("DRAFT", 22, SheetPages.Stop);
         pages.Wrapped(design.Name, 22, SheetPages.Left, SheetPages.Across - (sheet.Draft ? draftWidth : 0), bold: true);
-        string[] head = [$"Owner's sheet · {date:yyyy-MM-dd}", design.Handover.Firm.Length > 0 ? "fitted by " + design.Handover.Firm : "", design.Handover.Contact, design.Handover.Owner.Length > 0 ? "for " + design.Handover.Owner : ""];
+        string[] head = [$"Owner's sheet · {date:yyyy-MM-dd}", design.Handover.Firm.Length > 0 ? "fitted by " + design.Handover.Firm : "",
+            design.Handover.Contact, design.Handover.Owner.Length > 0 ? "for " + design.Handover.Owner : ""];
         pages.Wrapped(string.Join(" · ", head.Where(h => h.Length > 0)), 10, SheetPages.Left, SheetPages.Across, SheetPages.Soft);
         if (MissingLetters(pages, design, sheet) is { Length: > 0 } missing)
-            pages.Wrapped($"This sheet has no letters for {missing}; a box stands in their place. The job file has them all.", Body, SheetPages.Left, SheetPages.Across, SheetPages.Stop);
+            pages.Wrapped($"This sheet has no letters for {missing}; a box stands in their place. The job file has them all.", Body, SheetPages.Left,
+                SheetPages.Across, SheetPages.Stop);
         pages.Rule(SheetPages.Ink, 1.5f);
         IReadOnlyList<SheetBlock> Of(Func<SheetPlace, bool> place) => [.. sheet.Blocks.Where(b => place(b.Place))];
         pages.SideBySide(
@@ -64,7 +67,8 @@ public static class HandoverPdf
             .. sheet.Blocks.SelectMany(b => b.Lines).Select(l => l.Value.ToString()),
         ];
         var missing = typed.SelectMany(pages.Missing).Distinct().ToList();
-        return missing.Count == 0 ? "" : string.Join(", ", missing.Take(8).Select(r => $"U+{r:X4}")) + (missing.Count > 8 ? $" and {missing.Count - 8} more" : "");
+        return missing.Count
+            == 0 ? "" : string.Join(", ", missing.Take(8).Select(r => $"U+{r:X4}")) + (missing.Count > 8 ? $" and {missing.Count - 8} more" : "");
     }
 
     private static void Blocks(SheetPages pages, IEnumerable<SheetBlock> blocks, UnitSystem units, float x, float width)

@@ -15,7 +15,9 @@ public static class MeasuredStartCsv
     /// <exception cref="InputException">No header, fewer than three rows, or a cell that is no number; the row is named.</exception>
     public static IReadOnlyList<MeasuredMoment> Read(string text)
     {
-        using var csv = new CsvReader(new StringReader(text), new CsvConfiguration(CultureInfo.InvariantCulture) { DetectDelimiter = true, DetectDelimiterValues = [",", ";", "\t"], BadDataFound = null, MissingFieldFound = null });
+        using var csv = new CsvReader(new StringReader(text), new CsvConfiguration(
+            CultureInfo.InvariantCulture)
+        { DetectDelimiter = true, DetectDelimiterValues = [",", ";", "\t"], BadDataFound = null, MissingFieldFound = null });
         if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord!.Length < 2)
             throw new InputException("measured", "", "A measured start needs a header and two columns: time (ms or s) and current (A).");
         var perUnit = csv.HeaderRecord[0].Contains("ms", StringComparison.OrdinalIgnoreCase) ? 1.0 : 1000;
@@ -44,6 +46,7 @@ public static class MeasuredStartCsv
         var cell = csv.GetField(column) ?? "";
         return double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && value >= from && value <= to
             ? value
-            : throw new InputException("measured", cell, FormattableString.Invariant($"row {csv.Parser.Row}, {name}: must be a number from {from} to {to}; got \"{cell}\""));
+            : throw new InputException("measured", cell,
+                FormattableString.Invariant($"row {csv.Parser.Row}, {name}: must be a number from {from} to {to}; got \"{cell}\""));
     }
 }

@@ -108,7 +108,8 @@ internal sealed class SheetPages(SKDocument document, string footer) : IDisposab
     }
 
     /// <summary>Code points of a text that no typeface here has.</summary>
-    public IEnumerable<int> Missing(string text) => text.EnumerateRunes().Where(r => !Rune.IsControl(r) && !Invisible(r) && Regular.All(f => !f.ContainsGlyph(r.Value))).Select(r => r.Value);
+    public IEnumerable<int> Missing(string text) =>
+        text.EnumerateRunes().Where(r => !Rune.IsControl(r) && !Invisible(r) && Regular.All(f => !f.ContainsGlyph(r.Value))).Select(r => r.Value);
 
     /// <summary>Ends the last page.</summary>
     public void Finish()

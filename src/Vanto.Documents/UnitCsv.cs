@@ -14,7 +14,8 @@ namespace Vanto.Documents;
 public static class UnitCsv
 {
     private static readonly PropertyInfo[] Columns = [.. typeof(AcUnit).GetProperties().Where(p => p.CanWrite && p.Name != nameof(DesignPart.Unknown))];
-    private static readonly CsvConfiguration Format = new(CultureInfo.InvariantCulture) { MissingFieldFound = null, BadDataFound = null, TrimOptions = TrimOptions.Trim };
+    private static readonly CsvConfiguration Format =
+        new(CultureInfo.InvariantCulture) { MissingFieldFound = null, BadDataFound = null, TrimOptions = TrimOptions.Trim };
 
     /// <summary>Writes units.</summary>
     public static string Write(IEnumerable<AcUnit> units)
@@ -61,7 +62,8 @@ public static class UnitCsv
             throw new InputException("file", "", "The file is empty; its first row must name the columns, such as id, kind, ratedCapacityW.");
         var unknown = csv.HeaderRecord!.Where(h => Columns.All(c => Name(c) != h)).ToList();
         if (unknown.Count > 0)
-            throw new InputException("row 1", unknown[0], $"row 1: there is no column \"{unknown[0]}\"; the columns are {string.Join(", ", Columns.Select(Name))}");
+            throw new InputException("row 1", unknown[0],
+                $"row 1: there is no column \"{unknown[0]}\"; the columns are {string.Join(", ", Columns.Select(Name))}");
         for (var row = 2; csv.Read(); row++)
         {
             var unit = new AcUnit();
@@ -72,7 +74,8 @@ public static class UnitCsv
                 if (given.Length > 0 && Value(column.PropertyType, given) is { } value)
                     column.SetValue(unit, value);
                 else if (given.Length > 0)
-                    errors.Add(InputError.Fault($"row {row}, {Name(column)}", given, $"row {row}, {Name(column)}: \"{given}\" is no {(column.PropertyType.IsEnum ? "kind" : "number with a decimal point")}"));
+                    errors.Add(InputError.Fault($"row {row}, {Name(column)}", given,
+                        $"row {row}, {Name(column)}: \"{given}\" is no {(column.PropertyType.IsEnum ? "kind" : "number with a decimal point")}"));
             }
             if (errors.Count > before)
                 continue;

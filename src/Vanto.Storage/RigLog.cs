@@ -25,7 +25,8 @@ public sealed class RigLog(VantoStore store)
     {
         var newest = store.Revisions.GroupBy(r => r.RigId).Select(g => new { RigId = g.Key, Number = g.Max(r => r.Number) });
         var rows = await store.Revisions.Join(newest, r => new { r.RigId, r.Number }, n => new { n.RigId, n.Number }, (r, _) => r)
-            .Join(store.Rigs, r => r.RigId, rig => rig.Id, (r, rig) => new { Revision = r, rig.Position }).OrderBy(x => x.Position).AsNoTracking().ToListAsync();
+            .Join(store.Rigs, r => r.RigId, rig => rig.Id, (r, rig) => new { Revision = r, rig.Position }).OrderBy(x => x.Position).AsNoTracking()
+                .ToListAsync();
         return [.. rows.Select(x => Stored(x.Revision))];
     }
 
@@ -71,7 +72,8 @@ public sealed class RigLog(VantoStore store)
             store.Attachments.Add(file);
         var last = await store.Revisions.FirstAsync(r => r.RigId == id && r.Number == after);
         var number = after + 1;
-        if (draft.Label.Length == 0 && last.Label.Length == 0 && after > 1 && last.Client == draft.Client && last.Paths == Lines(draft.Paths) && InBurst(last.At, draft.At))
+        if (draft.Label.Length == 0 && last.Label.Length == 0 && after > 1 && last.Client == draft.Client && last.Paths == Lines(draft.Paths)
+            && InBurst(last.At, draft.At))
             store.Revisions.Remove(last);
         store.Revisions.Add(Row(id, number, draft));
         await store.SaveChangesAsync();
@@ -86,14 +88,16 @@ public sealed class RigLog(VantoStore store)
     /// <summary>Paths changed after a revision by others than a tab: an edit of its own whose answer was lost stands in nobody's way.</summary>
     public async Task<IReadOnlyList<string>> PathsSince(Guid id, int number, string client)
     {
-        var lines = await store.Revisions.AsNoTracking().Where(r => r.RigId == id && r.Number > number && (r.Client != client || client == "")).Select(r => r.Paths).ToListAsync();
+        var lines = await store.Revisions.AsNoTracking().Where(r => r.RigId == id && r.Number > number && (r.Client != client || client == ""))
+            .Select(r => r.Paths).ToListAsync();
         return [.. lines.SelectMany(l => l.Split('\n', StringSplitOptions.RemoveEmptyEntries)).Distinct()];
     }
 
     /// <summary>The history, newest first.</summary>
     public async Task<IReadOnlyList<HistoryLine>> History(Guid id)
     {
-        var rows = await store.Revisions.AsNoTracking().Where(r => r.RigId == id).OrderByDescending(r => r.Number).Take(200).Select(r => new { r.Number, r.At, r.Label, r.Paths }).ToListAsync();
+        var rows = await store.Revisions.AsNoTracking().Where(r => r.RigId == id).OrderByDescending(r => r.Number).Take(200)
+            .Select(r => new { r.Number, r.At, r.Label, r.Paths }).ToListAsync();
         return [.. rows.Select(r => new HistoryLine(r.Number, r.At, r.Label, r.Paths.Split('\n', StringSplitOptions.RemoveEmptyEntries)))];
     }
 
@@ -129,7 +133,10 @@ public sealed class RigLog(VantoStore store)
     private async Task Prune(Guid id, int newest)
     {
         await store.Revisions.Where(r => r.RigId == id && r.Number > 1 && r.Number <= newest - KeptRevisions && r.Label == "").ExecuteDeleteAsync();
-        await store.Database.ExecuteSqlAsync($"DELETE FROM Attachments WHERE RigId = {id} AND NOT EXISTS (SELECT 1 FROM Revisions WHERE Revisions.RigId = Attachments.RigId AND instr(Revisions.Design, lower(Attachments.Id)) > 0)");
+        await store.Database.ExecuteSqlAsync($"""
+            DELETE FROM Attachments WHERE RigId = {id} AND NOT EXISTS
+                (SELECT 1 FROM Revisions WHERE Revisions.RigId = Attachments.RigId AND instr(Revisions.Design, lower(Attachments.Id)) > 0)
+            """);
     }
 
     /// <summary>A file of a rig, or null.</summary>

@@ -13,7 +13,8 @@ public static class StoreFile
 
     /// <summary>Migrations that this Vanto knows, the oldest first.</summary>
     private static readonly string[] KnownMigrations =
-        [.. typeof(StoreFile).Assembly.GetTypes().SelectMany(t => t.GetCustomAttributes(typeof(MigrationAttribute), false)).Cast<MigrationAttribute>().Select(a => a.Id).Order(StringComparer.Ordinal)];
+        [.. typeof(StoreFile).Assembly.GetTypes().SelectMany(t => t.GetCustomAttributes(typeof(MigrationAttribute), false)).Cast<MigrationAttribute>()
+            .Select(a => a.Id).Order(StringComparer.Ordinal)];
 
     /// <summary>Options for a store in a file; each connection writes through to the disk before it acknowledges.</summary>
     public static DbContextOptions<VantoStore> Options(string file) =>
@@ -72,7 +73,9 @@ public static class StoreFile
         catch (Exception e)
         {
             Discard(unfinished);
-            throw e is SqliteException sqlite ? new StoreException($"The copy could not be written to {target}: {Words(sqlite)} The store is as it was.", e) : e;
+            throw e is SqliteException sqlite
+                ? new StoreException($"The copy could not be written to {target}: {Words(sqlite)} The store is as it was.", e)
+                : e;
         }
     }
 
@@ -113,7 +116,9 @@ public static class StoreFile
         {
             Discard(beside);
             var reason = e is SqliteException sqlite ? Words(sqlite) : e.Message;
-            throw new StoreException($"The backup was not restored: {reason} The store is as it was.{(kept is null || !File.Exists(kept) ? "" : $" A copy of it is in {kept}.")}", e);
+            throw new StoreException(
+                $"The backup was not restored: {reason} The store is as it was.{(kept is null || !File.Exists(kept) ? "" : $" A copy of it is in {kept}.")}",
+                e);
         }
     }
 
@@ -180,7 +185,8 @@ public static class StoreFile
             var applied = Rows(path, "SELECT MigrationId FROM __EFMigrationsHistory ORDER BY MigrationId");
             var unknown = applied.Except(KnownMigrations).ToList();
             if (unknown.Count > 0)
-                throw new StoreException($"{path} was written by a newer Vanto (its shape is {unknown[^1]}; this Vanto knows {KnownMigrations[^1]}). It was not touched; start that Vanto, or name another store.");
+                throw new StoreException($"{path} was written by a newer Vanto (its shape is {unknown[^1]}; this Vanto knows {KnownMigrations[^1]}). It was "
+                    + $"not touched; start that Vanto, or name another store.");
             return [.. KnownMigrations.Except(applied)];
         }
         catch (SqliteException e)
@@ -192,8 +198,11 @@ public static class StoreFile
     /// <summary>The newest copy beside a store that cannot be opened, as a way out.</summary>
     private static string Copies(string path)
     {
-        var newest = Directory.GetFiles(Path.GetDirectoryName(path)!, Path.GetFileName(path) + ".before-*").Where(f => !f.EndsWith(".part", StringComparison.Ordinal)).MaxBy(File.GetLastWriteTimeUtc);
-        return newest is null ? " Put a backup in its place with ./vanto restore FILE." : $" The newest copy beside it is {newest}; ./vanto restore puts it back.";
+        var newest = Directory.GetFiles(Path.GetDirectoryName(path)!, Path.GetFileName(path) + ".before-*")
+            .Where(f => !f.EndsWith(".part", StringComparison.Ordinal)).MaxBy(File.GetLastWriteTimeUtc);
+        return newest is null
+            ? " Put a backup in its place with ./vanto restore FILE."
+            : $" The newest copy beside it is {newest}; ./vanto restore puts it back.";
     }
 
     private static void MustBeWritable(string path)
@@ -204,7 +213,8 @@ public static class StoreFile
         }
         catch (UnauthorizedAccessException e)
         {
-            throw new StoreException($"{path} is read-only: nothing that is typed could be kept. Give this user the right to write it, or name another store with --store.", e);
+            throw new StoreException(
+                $"{path} is read-only: nothing that is typed could be kept. Give this user the right to write it, or name another store with --store.", e);
         }
     }
 
@@ -270,7 +280,8 @@ public static class StoreFile
     }
 
     /// <summary>The name, or the same with a number where it is taken.</summary>
-    private static string FreeName(string wanted) => File.Exists(wanted) ? Enumerable.Range(2, 1000).Select(i => $"{wanted}-{i}").First(n => !File.Exists(n)) : wanted;
+    private static string FreeName(string wanted) =>
+        File.Exists(wanted) ? Enumerable.Range(2, 1000).Select(i => $"{wanted}-{i}").First(n => !File.Exists(n)) : wanted;
 
     private static object? Scalar(string file, string sql, SqliteOpenMode mode = SqliteOpenMode.ReadWrite)
     {
@@ -307,7 +318,8 @@ public static class StoreFile
     {
         public override void ConnectionOpened(System.Data.Common.DbConnection connection, ConnectionEndEventData eventData) => Set(connection);
 
-        public override Task ConnectionOpenedAsync(System.Data.Common.DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        public override Task ConnectionOpenedAsync(System.Data.Common.DbConnection connection, ConnectionEndEventData eventData,
+            CancellationToken cancellationToken = default)
         {
             Set(connection);
             return Task.CompletedTask;

@@ -32,7 +32,10 @@ public sealed class StoreLock : IDisposable
         }
         catch (UnauthorizedAccessException e)
         {
-            throw new StoreException($"Nothing can be written beside {path}: the store would not keep what is typed. Give this user the right to write there, or name another store with --store.", e);
+            throw new StoreException(
+                $"Nothing can be written beside {path}: the store would not keep what is typed. Give this user the right to write there, or name another "
+                    + $"store with --store.",
+                e);
         }
         catch (IOException e) when (e is not (DirectoryNotFoundException or PathTooLongException))
         {

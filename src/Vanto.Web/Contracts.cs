@@ -17,7 +17,8 @@ public sealed record NewRig(string Name, RigKind Kind = RigKind.Van, Guid? CopyO
 public sealed record FieldChange(string Path, string? Text = null, JsonNode? Value = null);
 
 /// <summary>Changes of one tab, based on the revision it has seen.</summary>
-public sealed record RigPatch(int BaseRevision, IReadOnlyList<FieldChange?> Changes, string Client = "", UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false, string? Label = null);
+public sealed record RigPatch(int BaseRevision, IReadOnlyList<FieldChange?> Changes, string Client = "", UnitSystem Units = UnitSystem.Metric,
+    bool DecimalComma = false, string? Label = null);
 
 /// <summary>What a patch came to; stations that did not change are null and not named in <see cref="Changed"/>.</summary>
 public sealed record RigChanged(int Revision, DateTimeOffset SavedAt, JobDesign Design, bool Merged, IReadOnlyList<string> Changed, JobAssessment Assessment);
@@ -36,11 +37,13 @@ public sealed record ConflictField(string Path, string Label, JsonNode? Mine, Js
 /// <param name="DecimalComma">True where a comma begins the decimals.</param>
 /// <param name="Corrects">The record it corrects.</param>
 public sealed record NewRecord(
-    string Kind, string By, IReadOnlyDictionary<string, string?> Values, UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false, Guid? Corrects = null);
+    string Kind, string By, IReadOnlyDictionary<string, string?> Values, UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false,
+    Guid? Corrects = null);
 
 /// <summary>A revision to return to.</summary>
 public sealed record RestoreRequest(int Revision, string Client = "");
 
 /// <summary>A calculation to run: inputs in SI; those typed with their units under <see cref="Typed"/> win.</summary>
 [JsonUnmappedMemberHandling(JsonUnmappedMemberHandling.Disallow)]
-public sealed record CalculationRequest(JsonObject Inputs, IReadOnlyDictionary<string, string?>? Typed = null, UnitSystem Units = UnitSystem.Metric, bool DecimalComma = false);
+public sealed record CalculationRequest(JsonObject Inputs, IReadOnlyDictionary<string, string?>? Typed = null, UnitSystem Units = UnitSystem.Metric,
+    bool DecimalComma = false);

@@ -18,7 +18,9 @@ public static class Describe
 
     private sealed record QuantityView(QuantityKind Kind, UnitView Metric, UnitView Customary);
 
-    private sealed record Description(IReadOnlyList<QuantityView> Quantities, IReadOnlyList<FieldInfo> Fields, IReadOnlyDictionary<string, IReadOnlyList<FieldInfo>> RecordFields, IReadOnlyDictionary<string, IReadOnlyList<Option>> Options, IReadOnlyList<StationView> Stations);
+    private sealed record Description(IReadOnlyList<QuantityView> Quantities, IReadOnlyList<FieldInfo> Fields,
+        IReadOnlyDictionary<string, IReadOnlyList<FieldInfo>> RecordFields, IReadOnlyDictionary<string, IReadOnlyList<Option>> Options,
+        IReadOnlyList<StationView> Stations);
 
     private sealed record StationView(string Name, StationPhase Phase);
 
@@ -28,7 +30,8 @@ public static class Describe
         Directory.CreateDirectory(folder);
         var description = new Description(
             [.. QuantityTable.All.Select(q => new QuantityView(q.Kind, View(q.Metric), View(q.Customary)))],
-            JobFile.Fields, StationRegistry.Standard.RecordKinds.ToDictionary(k => k.Name, k => k.Fields), Options(), [.. StationRegistry.Standard.All.Select(s => new StationView(s.Name, s.Phase))]);
+            JobFile.Fields, StationRegistry.Standard.RecordKinds.ToDictionary(k => k.Name, k => k.Fields), Options(),
+            [.. StationRegistry.Standard.All.Select(s => new StationView(s.Name, s.Phase))]);
         await File.WriteAllTextAsync(Path.Combine(folder, "description.json"), JsonSerializer.Serialize(description, JobFile.Json));
 
         await using var app = Server.Build(new WebApplicationOptions(), Path.Combine(folder, "none.db"), 0);

@@ -8,7 +8,8 @@ namespace Vanto.Web;
 /// </summary>
 public sealed class LoopbackGuard(RequestDelegate next)
 {
-    private const string Policy = "default-src 'none'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+    private const string Policy = "default-src 'none'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; img-src 'self' data:; font-src "
+        + "'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
     /// <summary>Checks, then passes on.</summary>
     public async Task InvokeAsync(HttpContext context)

@@ -39,16 +39,24 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
         var problem = cause switch
         {
             InputException input => Of(input.Errors, units),
-            RigUnreadableException unreadable => new ProblemDetails { Title = "This rig cannot be read.", Status = 422, Detail = $"{unreadable.Message} It can be saved as it lies or removed in the yard." },
+            RigUnreadableException unreadable => new ProblemDetails
+            {
+                Title = "This rig cannot be read.",
+                Status = 422,
+                Detail = $"{unreadable.Message} It can be saved as it lies or removed in the yard."
+            },
             BusyException busy => new ProblemDetails { Title = "Too much at once.", Status = 503, Detail = busy.Message },
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new ProblemDetails { Title = "That is too large.", Status = 413, Detail = $"The limit is {Server.LimitOf(context) >> 20} MB." },
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } =>
+                new ProblemDetails { Title = "That is too large.", Status = 413, Detail = $"The limit is {Server.LimitOf(context) >> 20} MB." },
             BadHttpRequestException bad => Unread(bad),
-            IOException { InnerException: OverflowException } => new ProblemDetails { Title = "The request cannot be read.", Status = 400, Detail = "The length that its body states is no length." },
+            IOException { InnerException: OverflowException } =>
+                new ProblemDetails { Title = "The request cannot be read.", Status = 400, Detail = "The length that its body states is no length." },
             DbUpdateException { InnerException: SqliteException sqlite } => OfStore(sqlite),
             SqliteException sqlite => OfStore(sqlite),
             _ => Own(cause),
         };
-        context.Response.StatusCode = problem.Status < 500 && context.Request.Headers.ContainsKey(TypingHeader) ? StatusCodes.Status200OK : problem.Status!.Value;
+        context.Response.StatusCode =
+            problem.Status < 500 && context.Request.Headers.ContainsKey(TypingHeader) ? StatusCodes.Status200OK : problem.Status!.Value;
         await context.Response.WriteAsJsonAsync(problem, options: null, contentType: "application/problem+json", cancellationToken);
         return true;
     }
@@ -72,9 +80,19 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
         if (bad.InnerException is JsonException json)
             return Of([JobFile.Fault(json)]);
         if (bad.Message.Contains("no body was provided", StringComparison.Ordinal))
-            return new ProblemDetails { Title = "A body in JSON is needed.", Status = bad.StatusCode, Detail = "This address takes its request as a JSON object in the body." };
+            return new ProblemDetails
+            {
+                Title = "A body in JSON is needed.",
+                Status = bad.StatusCode,
+                Detail = "This address takes its request as a JSON object in the body."
+            };
         return bad.StatusCode == StatusCodes.Status415UnsupportedMediaType
-            ? new ProblemDetails { Title = "This is taken as application/json only.", Status = bad.StatusCode, Detail = "Send the header content-type: application/json." }
+            ? new ProblemDetails
+            {
+                Title = "This is taken as application/json only.",
+                Status = bad.StatusCode,
+                Detail = "Send the header content-type: application/json."
+            }
             : new ProblemDetails { Title = "The request cannot be read.", Status = bad.StatusCode, Detail = Named().Replace(bad.Message, "\"$1\"") };
     }
 
@@ -85,13 +103,23 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
     private ProblemDetails OfStore(SqliteException e)
     {
         log.LogError(e, "The store refused");
-        return new ProblemDetails { Title = StoreFile.Words(e), Status = e.SqliteErrorCode == 13 ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status503ServiceUnavailable, Detail = $"{StoreFile.Words(e)} Nothing was changed; what was saved before is kept." };
+        return new ProblemDetails
+        {
+            Title = StoreFile.Words(e),
+            Status = e.SqliteErrorCode == 13 ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status503ServiceUnavailable,
+            Detail = $"{StoreFile.Words(e)} Nothing was changed; what was saved before is kept."
+        };
     }
 
     private ProblemDetails Own(Exception exception)
     {
         var id = Guid.NewGuid().ToString("N")[..8];
         log.LogError(exception, "{Fault}: a request could not be answered", id);
-        return new ProblemDetails { Title = "This could not be answered.", Status = StatusCodes.Status500InternalServerError, Detail = $"The fault is Vanto's own; its log names it {id}. Nothing was changed." };
+        return new ProblemDetails
+        {
+            Title = "This could not be answered.",
+            Status = StatusCodes.Status500InternalServerError,
+            Detail = $"The fault is Vanto's own; its log names it {id}. Nothing was changed."
+        };
     }
 }

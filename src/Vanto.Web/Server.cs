@@ -33,7 +33,8 @@ public static class Server
     public static async Task<int> Run(string[] args)
     {
         var options = new ConfigurationBuilder().AddCommandLine([.. args.Where(a => a != "--demo")]).Build();
-        var store = options["store"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.DoNotVerify), "vanto", "vanto.db");
+        var store = options["store"] ?? Path.Combine(
+            Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.DoNotVerify), "vanto", "vanto.db");
         if (!int.TryParse(options["port"] ?? "5080", NumberStyles.None, CultureInfo.InvariantCulture, out var wanted) || wanted is < 1 or > 65535)
         {
             Console.Error.WriteLine($"--port must be 1 to 65535; got {options["port"]}.");
@@ -156,7 +157,8 @@ public static class Server
             app.Use(PageAddresses);
             app.UseStaticFiles(new StaticFileOptions
             {
-                OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable",
+                OnPrepareResponse =
+                    c => c.Context.Response.Headers.CacheControl = c.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable",
             });
         }
         var api = app.MapGroup("/api").ProducesProblem(StatusCodes.Status400BadRequest);
@@ -180,13 +182,15 @@ public static class Server
     private static Task PageAddresses(HttpContext context, RequestDelegate next)
     {
         var path = context.Request.Path;
-        if ((HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method)) && !path.StartsWithSegments("/api") && !Path.HasExtension(path))
+        if ((HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method)) && !path.StartsWithSegments("/api")
+            && !Path.HasExtension(path))
             context.Request.Path = "/index.html";
         return next(context);
     }
 
     /// <summary>The largest body that the address of a request takes.</summary>
-    public static long LimitOf(HttpContext context) => context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? BodyLimit;
+    public static long LimitOf(HttpContext context) =>
+        context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? BodyLimit;
 
     /// <summary>Says in a sentence what a bare status means here.</summary>
     private static void Explain(ProblemDetailsContext context)
@@ -194,7 +198,8 @@ public static class Server
         (context.ProblemDetails.Title, context.ProblemDetails.Detail) = (context.ProblemDetails.Status, context.ProblemDetails.Detail) switch
         {
             (404, null) => ("Not found.", "There is no such thing here."),
-            (405, null) => ("Not that way.", $"This address does not take {context.HttpContext.Request.Method}; it takes {context.HttpContext.Response.Headers.Allow}."),
+            (405, null) =>
+                ("Not that way.", $"This address does not take {context.HttpContext.Request.Method}; it takes {context.HttpContext.Response.Headers.Allow}."),
             (415, null) => ("This is taken as application/json only.", "Send the header content-type: application/json."),
             var (_, detail) => (context.ProblemDetails.Title, detail),
         };

@@ -18,7 +18,9 @@ public sealed class Screen : IDisposable
     {
         _address = address;
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--lang=en-GB", $"--window-size={width},{height}", $"--user-data-dir={_profile}");
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+            "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--lang=en-GB", $"--window-size={width},{height}",
+            $"--user-data-dir={_profile}");
         options.SetLoggingPreference(LogType.Browser, LogLevel.Warning);
         options.SetLoggingPreference("performance", LogLevel.All);
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin"), options, TimeSpan.FromSeconds(90));
@@ -42,7 +44,8 @@ public sealed class Screen : IDisposable
     /// <summary>Opens a group of fields that is folded.</summary>
     public void Unfold(string title)
     {
-        var summary = Wait(() => All("details:not([open]) > summary").FirstOrDefault(e => e.Text.Contains(title, StringComparison.OrdinalIgnoreCase)), $"a folded group \"{title}\"");
+        var summary = Wait(() => All("details:not([open]) > summary").FirstOrDefault(e => e.Text.Contains(title, StringComparison.OrdinalIgnoreCase)),
+            $"a folded group \"{title}\"");
         summary.SendKeys(Keys.Enter);
     }
 
@@ -74,7 +77,8 @@ public sealed class Screen : IDisposable
 
     /// <summary>What all elements read, taken in one moment.</summary>
     public IReadOnlyList<string> Texts(string css) =>
-        [.. ((IReadOnlyCollection<object>)Driver.ExecuteScript("return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.trim())", css)!).Cast<string>()];
+        [.. ((IReadOnlyCollection<object>)Driver.ExecuteScript("return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.trim())",
+            css)!).Cast<string>()];
 
     /// <summary>Waits until something is so.</summary>
     public T Wait<T>(Func<T?> look, string what) where T : class
@@ -129,7 +133,9 @@ public sealed class Screen : IDisposable
     /// <summary>Presses the button with those words, by the keyboard.</summary>
     public void Press(string words, string within = "")
     {
-        var button = Wait(() => All($"{within} button, {within} a").FirstOrDefault(b => b.Displayed && b.Text.Contains(words, StringComparison.OrdinalIgnoreCase)), $"a button \"{words}\" in \"{within}\"");
+        var button = Wait(
+            () => All($"{within} button, {within} a").FirstOrDefault(b => b.Displayed && b.Text.Contains(words, StringComparison.OrdinalIgnoreCase)),
+            $"a button \"{words}\" in \"{within}\"");
         button.SendKeys(Keys.Enter);
     }
 
@@ -171,7 +177,8 @@ public sealed class Screen : IDisposable
     public void IsClean()
     {
         var faults = new List<string>();
-        foreach (var entry in Driver.Manage().Logs.GetLog(LogType.Browser).Where(e => !_expectedFailures.Any(f => e.Message.Contains(f, StringComparison.Ordinal))))
+        foreach (var entry in Driver.Manage().Logs.GetLog(LogType.Browser)
+            .Where(e => !_expectedFailures.Any(f => e.Message.Contains(f, StringComparison.Ordinal))))
             faults.Add($"console: {entry.Message}");
         foreach (var entry in Driver.Manage().Logs.GetLog("performance"))
         {
@@ -182,10 +189,12 @@ public sealed class Screen : IDisposable
             if (method == "Network.requestWillBeSent")
             {
                 var url = parameters.GetProperty("request").GetProperty("url").GetString()!;
-                if (!url.StartsWith(_address.ToString(), StringComparison.Ordinal) && !url.StartsWith("data:", StringComparison.Ordinal) && !url.StartsWith("chrome", StringComparison.Ordinal) && !url.StartsWith("blob:", StringComparison.Ordinal))
+                if (!url.StartsWith(_address.ToString(), StringComparison.Ordinal) && !url.StartsWith("data:", StringComparison.Ordinal)
+                    && !url.StartsWith("chrome", StringComparison.Ordinal) && !url.StartsWith("blob:", StringComparison.Ordinal))
                     faults.Add($"leaves the machine: {url}");
             }
-            else if (method == "Network.responseReceived" && parameters.GetProperty("response").GetProperty("status").GetInt32() is >= 400 and var status && !_expectedFailures.Contains($"{status}"))
+            else if (method == "Network.responseReceived" && parameters.GetProperty("response").GetProperty("status").GetInt32() is >= 400 and var status
+                && !_expectedFailures.Contains($"{status}"))
                 faults.Add($"{status}: {parameters.GetProperty("response").GetProperty("url").GetString()}");
         }
         faults.ShouldBeEmpty();

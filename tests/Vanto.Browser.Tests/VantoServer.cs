@@ -62,7 +62,8 @@ public sealed class VantoServer : IDisposable
         var program = Path.Combine(Root, "artifacts", "server", "Vanto.Web.dll");
         File.Exists(program).ShouldBeTrue("./vanto build comes first");
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
-        foreach (var argument in (string[])[program, "--store", Path.Combine(Folder, "vanto.db"), "--port", $"{Address.Port}", .. _demo ? ["--demo"] : Array.Empty<string>()])
+        foreach (var argument in (string[])[program, "--store", Path.Combine(Folder, "vanto.db"), "--port", $"{Address.Port}",
+            .. _demo ? ["--demo"] : Array.Empty<string>()])
             start.ArgumentList.Add(argument);
         _process = Process.Start(start)!;
         while (_process.StandardOutput.ReadLine() is { } line)

@@ -35,7 +35,8 @@ public sealed record CalculationResult(IReadOnlyList<CalculationFigure> Figures,
 public sealed record CalculationFigure(string Name, string Symbol, string Label, double? Value, QuantityKind Quantity, string Words);
 
 /// <summary>A registered calculation.</summary>
-public sealed record CalculatorInfo(string Name, string Title, string Purpose, string Station, Type InputType, MethodInfo Method, IReadOnlyList<Citation> Citations);
+public sealed record CalculatorInfo(string Name, string Title, string Purpose, string Station, Type InputType, MethodInfo Method,
+    IReadOnlyList<Citation> Citations);
 
 /// <summary>All calculations, found by their attribute.</summary>
 public static class CalculatorRegistry
@@ -45,7 +46,8 @@ public static class CalculatorRegistry
         .SelectMany(t => t.GetMethods(BindingFlags.Public | BindingFlags.Static))
         .Select(m => (Method: m, Info: m.GetCustomAttribute<CalculatorAttribute>()))
         .Where(x => x.Info is not null)
-        .Select(x => new CalculatorInfo(x.Info!.Name, x.Info.Title, x.Info.Purpose, x.Method.DeclaringType!.Namespace!.Split('.')[^1], x.Method.GetParameters()[0].ParameterType, x.Method, [.. x.Info.CitationIds.Select(Citations.Named)]))
+        .Select(x => new CalculatorInfo(x.Info!.Name, x.Info.Title, x.Info.Purpose, x.Method.DeclaringType!.Namespace!.Split('.')[^1],
+            x.Method.GetParameters()[0].ParameterType, x.Method, [.. x.Info.CitationIds.Select(Citations.Named)]))
         .OrderBy(c => c.Name, StringComparer.Ordinal)
         .ToDictionary(c => c.Name);
 
@@ -114,7 +116,8 @@ public sealed partial class ResultBuilder
         var words = NotInNames().Split(label).Where(w => w.Length > 0).ToList();
         var name = string.Concat(words.Select((w, i) => i == 0 ? w.ToLowerInvariant() : char.ToUpperInvariant(w[0]) + w[1..].ToLowerInvariant()));
         name = name.Length == 0 || char.IsAsciiDigit(name[0]) ? "at" + name : name;
-        var whole = name + string.Concat(NotInNames().Split(unit.Replace("²", "2").Replace("³", "3").Replace("°", "").Replace("Ω", "Ohm").Replace("%", "Pct")).Where(w => w.Length > 0).Select(w => char.ToUpperInvariant(w[0]) + w[1..]));
+        var whole = name + string.Concat(NotInNames().Split(unit.Replace("²", "2").Replace("³", "3").Replace("°", "").Replace("Ω", "Ohm").Replace("%", "Pct"))
+            .Where(w => w.Length > 0).Select(w => char.ToUpperInvariant(w[0]) + w[1..]));
         var taken = _figures.Count(f => f.Name == whole || f.Name.StartsWith(whole + "_", StringComparison.Ordinal));
         return taken == 0 ? whole : $"{whole}_{taken + 1}";
     }

@@ -11,11 +11,33 @@ namespace Vanto.Core.Calculators;
 public sealed record Option(string Value, string Label);
 
 /// <summary>One field that a person may set, with what the interface needs to ask for it.</summary>
-/// <param name="Path">Such as <c>/survey/windows/*/widthM</c>.</param>
-/// <param name="Input">quantity, choice, switch, text or list.</param>
-public sealed record FieldInfo(
-    string Path, string Label, string Input, QuantityKind? Quantity, double? Min, double? Max, bool Optional, string Help, string Options, IReadOnlyList<Option> Choices, JsonElement? Default)
+public sealed record FieldInfo
 {
+    /// <summary>Such as <c>/survey/windows/*/widthM</c>.</summary>
+    public required string Path { get; init; }
+
+    public required string Label { get; init; }
+
+    /// <summary>quantity, choice, switch, text or list.</summary>
+    public required string Input { get; init; }
+
+    public QuantityKind? Quantity { get; init; }
+
+    public double? Min { get; init; }
+
+    public double? Max { get; init; }
+
+    public bool Optional { get; init; }
+
+    public string Help { get; init; } = "";
+
+    /// <summary>Name of the list its choices stand in; empty for choices of its own.</summary>
+    public string Options { get; init; } = "";
+
+    public IReadOnlyList<Option> Choices { get; init; } = [];
+
+    public JsonElement? Default { get; init; }
+
     /// <summary>Unit of the value, its range and its default, as they stand in JSON; empty for shares, counts and what is no quantity.</summary>
     public string Unit { get; init; } = "";
 
@@ -53,28 +75,74 @@ public static class FieldCatalogue
             var value = example is null ? null : property.GetValue(example);
             var kind = Nullable.GetUnderlyingType(property.PropertyType) ?? property.PropertyType;
             if (property.GetCustomAttribute<FieldAttribute>() is { } field)
-                fields.Add(new FieldInfo(at, field.Label, "quantity", field.Quantity, field.Min, field.Max, field.Optional, field.Help, "", [], Json(value, json)) { Unit = QuantityTable.Of(field.Quantity).InsideSymbol });
+                fields.Add(new FieldInfo
+                {
+                    Path = at,
+                    Label = field.Label,
+                    Input = "quantity",
+                    Quantity = field.Quantity,
+                    Min = field.Min,
+                    Max = field.Max,
+                    Optional = field.Optional,
+                    Help = field.Help,
+                    Default = Json(value, json),
+                    Unit = QuantityTable.Of(field.Quantity).InsideSymbol,
+                });
             else if (ItemType(property.PropertyType) is { } item)
             {
                 var fresh = Activator.CreateInstance(item)!;
-                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "list", null, null, null, false, ask?.Help ?? "", "", [], Json(fresh, json)) { Most = (ask ?? Unasked).Most });
+                fields.Add(new FieldInfo
+                {
+                    Path = at,
+                    Label = ask?.Label ?? property.Name,
+                    Input = "list",
+                    Help = ask?.Help ?? "",
+                    Default = Json(fresh, json),
+                    Most = (ask ?? Unasked).Most,
+                });
                 Collect(item, fresh, at + "/*", fields, json);
             }
             else if (kind.IsEnum)
-                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "choice", null, null, null, false, ask?.Help ?? "", "", [.. Enum.GetNames(kind).Select(n => new Option(JsonNamingPolicy.CamelCase.ConvertName(n), Calls.Name(kind, n)))], Json(value, json)));
+                fields.Add(new FieldInfo
+                {
+                    Path = at,
+                    Label = ask?.Label ?? property.Name,
+                    Input = "choice",
+                    Help = ask?.Help ?? "",
+                    Choices = [.. Enum.GetNames(kind).Select(n => new Option(JsonNamingPolicy.CamelCase.ConvertName(n), Calls.Name(kind, n)))],
+                    Default = Json(value, json),
+                });
             else if (kind == typeof(bool))
-                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, "switch", null, null, null, false, ask?.Help ?? "", "", [], Json(value, json)));
+                fields.Add(new FieldInfo
+                {
+                    Path = at,
+                    Label = ask?.Label ?? property.Name,
+                    Input = "switch",
+                    Help = ask?.Help ?? "",
+                    Default = Json(value, json),
+                });
             else if (kind == typeof(string))
-                fields.Add(new FieldInfo(at, ask?.Label ?? property.Name, ask?.Options is { Length: > 0 } ? "choice" : "text", null, null, null, false, ask?.Help ?? "", ask?.Options ?? "", [], Json(value, json)) { Most = (ask ?? Unasked).Longest });
+                fields.Add(new FieldInfo
+                {
+                    Path = at,
+                    Label = ask?.Label ?? property.Name,
+                    Input = ask?.Options is { Length: > 0 } ? "choice" : "text",
+                    Help = ask?.Help ?? "",
+                    Options = ask?.Options ?? "",
+                    Default = Json(value, json),
+                    Most = (ask ?? Unasked).Longest,
+                });
             else if (kind.IsClass && kind.Namespace?.StartsWith("Vanto", StringComparison.Ordinal) == true)
                 Collect(kind, value ?? Activator.CreateInstance(kind), at, fields, json);
         }
     }
 
-    private static JsonElement? Json(object? value, JsonSerializerOptions json) => value is null ? null : JsonSerializer.SerializeToElement(value, value.GetType(), json);
+    private static JsonElement? Json(object? value, JsonSerializerOptions json) =>
+        value is null ? null : JsonSerializer.SerializeToElement(value, value.GetType(), json);
 
     private static Type? ItemType(Type type) =>
-        type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) && type.GetGenericArguments()[0].IsClass && type.GetGenericArguments()[0] != typeof(string) ? type.GetGenericArguments()[0] : null;
+        type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) && type.GetGenericArguments()[0].IsClass
+            && type.GetGenericArguments()[0] != typeof(string) ? type.GetGenericArguments()[0] : null;
 
     /// <summary>One property as the check needs it; read off its type once.</summary>
     private sealed record Checked(string Name, Func<object, object?> Get, FieldAttribute? Field, AskAttribute Ask, bool Required, bool Items);
@@ -83,8 +151,10 @@ public static class FieldCatalogue
     private static readonly ConcurrentDictionary<Type, Checked[]> Known = new();
 
     private static Checked[] Properties(Type type) => Known.GetOrAdd(type, t =>
-        [.. t.GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.CanWrite && p.GetIndexParameters().Length == 0 && p.Name != nameof(DesignPart.Unknown)).Select(p =>
-            new Checked(JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.GetValue, p.GetCustomAttribute<FieldAttribute>(), p.GetCustomAttribute<AskAttribute>() ?? Unasked, Nullable.GetUnderlyingType(p.PropertyType) is null, ItemType(p.PropertyType) is not null))]);
+        [.. t.GetProperties(BindingFlags.Public | BindingFlags.Instance)
+            .Where(p => p.CanWrite && p.GetIndexParameters().Length == 0 && p.Name != nameof(DesignPart.Unknown)).Select(p =>
+            new Checked(JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.GetValue, p.GetCustomAttribute<FieldAttribute>(),
+                p.GetCustomAttribute<AskAttribute>() ?? Unasked, Nullable.GetUnderlyingType(p.PropertyType) is null, ItemType(p.PropertyType) is not null))]);
 
     private static void CheckInto(object part, string name, List<InputError> errors)
     {
@@ -101,7 +171,8 @@ public static class FieldCatalogue
             else if (value is string text && text.Length > property.Ask.Longest)
                 errors.Add(InputError.Fault(at, text[..40] + "…", $"{at} has {text.Length} characters; at most {property.Ask.Longest} are taken"));
             else if (property.Items && ((ICollection)value!).Count > property.Ask.Most)
-                errors.Add(InputError.Fault(at, $"{((ICollection)value).Count} rows", $"{at} has {((ICollection)value).Count} rows; at most {property.Ask.Most} are taken"));
+                errors.Add(InputError.Fault(at, $"{((ICollection)value).Count} rows",
+                    $"{at} has {((ICollection)value).Count} rows; at most {property.Ask.Most} are taken"));
             else if (property.Items)
             {
                 var index = 0;

@@ -42,7 +42,8 @@ public sealed record PressureHoldInput : DesignPart
     [Field(GaugePressure, 0, 6.2e6, Label = "Gauge at the end")] public double EndPa { get; init; } = 26.96e5;
     [Field(Temperature, -40, 70, Label = "Pipe at the end")] public double EndC { get; init; } = 19;
     [Field(GaugePressure, 10, 100000, Label = "Smallest mark of the gauge")] public double ResolutionPa { get; init; } = 6895;
-    [Field(TemperatureDifference, 0, 10, Label = "Temperature known to ±", Help = "0.5 K probe on the pipe, 2 K shade air, 4 K sun")] public double TemperatureUncertaintyK { get; init; } = 0.5;
+    [Field(TemperatureDifference, 0, 10, Label = "Temperature known to ±", Help = "0.5 K probe on the pipe, 2 K shade air, 4 K sun")]
+    public double TemperatureUncertaintyK { get; init; } = 0.5;
     [Field(Hours, 0.003, 168, Label = "Held for")] public double HoldHours { get; init; } = 24;
     [Field(Volume, 0.0001, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 0.0012;
     [Field(Length, -500, 5000, Label = "Altitude")] public double AltitudeM { get; init; }
@@ -83,14 +84,16 @@ public static class CommissionCalculators
     {
         var ambient = Atmosphere.Pressure(i.AltitudeM);
         var (absolute, finding) = VacuumReading.ToAbsolute(i.Value, i.Unit, ambient);
-        var result = new ResultBuilder().Step("p_amb", "Air pressure here", "101325·(1 − 2.25577e−5·h)^5.2559", $"h {i.AltitudeM} m", ambient, AbsolutePressure, Citations.Atmosphere);
+        var result = new ResultBuilder().Step("p_amb", "Air pressure here", "101325·(1 − 2.25577e−5·h)^5.2559", $"h {i.AltitudeM} m", ambient, AbsolutePressure,
+            Citations.Atmosphere);
         if (absolute is not { } p)
             return result.Judge(finding).Done();
         var boils = VacuumReading.WaterBoilsC(p);
         return result.Step("p", "Absolute", "ambient + gauge", $"{i.Value} {Calls.Name(i.Unit)}", p, AbsolutePressure, Citations.Nist)
             .Step("micron", "in micron", "p/0.1333224", $"{p:0.##} Pa", p / QuantityTable.PascalsPerMicron, QuantityKind.Number, Citations.Nist)
             .Step("t_b", "Water boils at", "saturation = p", $"{p:0.##} Pa", boils, Temperature, Citations.Psychrometrics)
-            .Judge(boils >= i.PipeC - 5 ? Finding.Of(FindingCode.VacuumWaterWillNotBoil, Severity.Caution, $"Water boils only at {boils:Temperature}; a pipe of {i.PipeC:Temperature} never dries.") : null).Done();
+            .Judge(boils >= i.PipeC - 5 ? Finding.Of(FindingCode.VacuumWaterWillNotBoil, Severity.Caution,
+                $"Water boils only at {boils:Temperature}; a pipe of {i.PipeC:Temperature} never dries.") : null).Done();
     }
 
     /// <summary>Deepest reading at an altitude.</summary>
@@ -105,7 +108,8 @@ public static class CommissionCalculators
     /// <summary>Boiling point of water in a vacuum.</summary>
     [Calculator("water-boiling-point", "Water boils at", "Whether this vacuum dries", CitationIds = [nameof(Citations.Psychrometrics)])]
     public static CalculationResult BoilingPoint(BoilingPointInput i) => new ResultBuilder()
-        .Step("t_b", "Water boils at", "p_ws(t) = p, bisected", $"{i.PressurePa} Pa", VacuumReading.WaterBoilsC(i.PressurePa), Temperature, Citations.Psychrometrics).Done();
+        .Step("t_b", "Water boils at", "p_ws(t) = p, bisected", $"{i.PressurePa} Pa", VacuumReading.WaterBoilsC(i.PressurePa), Temperature,
+            Citations.Psychrometrics).Done();
 
     /// <summary>Plain ten-minute rule.</summary>
     [Calculator("plain-decay-rule", "Plain decay rule", "Leak, moisture or tight by two readings", CitationIds = [nameof(Citations.Trade)])]
@@ -123,50 +127,63 @@ public static class CommissionCalculators
     public static CalculationResult Hold(PressureHoldInput i)
     {
         var ambient = Atmosphere.Pressure(i.AltitudeM);
-        var (expected, change, uncertainty, verdict, leak, visible) = PressureHold.Judge(i.StartPa + ambient, i.StartC + 273.15, i.EndPa + ambient, i.EndC + 273.15, i.ResolutionPa, i.TemperatureUncertaintyK, i.HoldHours * 3600, i.VolumeM3);
+        var (expected, change, uncertainty, verdict, leak, visible) = PressureHold.Judge(i.StartPa + ambient, i.StartC + 273.15, i.EndPa + ambient,
+            i.EndC + 273.15, i.ResolutionPa, i.TemperatureUncertaintyK, i.HoldHours * 3600, i.VolumeM3);
         return new ResultBuilder().Words("verdict", "Verdict", Calls.Name(verdict))
-            .Step("p₂", "Expected at the end, gauge", "p₁·T₂/T₁", $"{i.StartPa + ambient:0} × {i.EndC + 273.15}/{i.StartC + 273.15}", expected - ambient, GaugePressure, Citations.GayLussac)
+            .Step("p₂", "Expected at the end, gauge", "p₁·T₂/T₁", $"{i.StartPa + ambient:0} × {i.EndC + 273.15}/{i.StartC + 273.15}", expected - ambient,
+                GaugePressure, Citations.GayLussac)
             .Step("Δ", "Change beside temperature", "p₂·T₁/T₂ − p₁", $"read {i.EndPa:0} Pa gauge", change, GaugePressure, Citations.GayLussac)
-            .Step("U", "Uncertainty", "2·√(r²/6 + 2u² + 2(p₁·u_T/T₁)²)", $"r {i.ResolutionPa} Pa, u_T {i.TemperatureUncertaintyK} K", uncertainty, GaugePressure, Citations.GayLussac)
+            .Step("U", "Uncertainty", "2·√(r²/6 + 2u² + 2(p₁·u_T/T₁)²)", $"r {i.ResolutionPa} Pa, u_T {i.TemperatureUncertaintyK} K", uncertainty,
+                GaugePressure, Citations.GayLussac)
             .Number("Q", "Leak, Pa·m³/s", leak, QuantityKind.Number).Number("Q_min", "Smallest it could show, Pa·m³/s", visible, QuantityKind.Number)
-            .Judge(verdict == HoldVerdict.Leaking ? Finding.Of(FindingCode.HoldLeaking, Severity.Stop, $"It leaks: soap at pressure, vent, remake, start again.") : null)
-            .Judge(Finding.Of(FindingCode.Nitrogen, Severity.Caution, $"Nitrogen only through a regulator; never oxygen, never compressed air. Vent outdoors.")).Done();
+            .Judge(verdict
+                == HoldVerdict.Leaking ? Finding.Of(FindingCode.HoldLeaking, Severity.Stop, $"It leaks: soap at pressure, vent, remake, start again.") : null)
+            .Judge(Finding.Of(FindingCode.Nitrogen, Severity.Caution, $"Nitrogen only through a regulator; never oxygen, never compressed air. Vent outdoors."))
+                .Done();
     }
 
     /// <summary>Wrench setting with a crowfoot.</summary>
     [Calculator("crowfoot-setting", "Crowfoot setting", "What to set the wrench to", CitationIds = [nameof(Citations.Geometry)])]
     public static CalculationResult CrowfootSetting(CrowfootInput i) => new ResultBuilder()
-        .Step("T", "Set the wrench to", "T·L/(L + E·cos θ)", $"{i.WantedNm} × {i.LeverM}/({i.LeverM} + {i.CrowfootM}·cos {i.AngleDeg}°)", Crowfoot.Setting(i.WantedNm, i.LeverM, i.CrowfootM, i.AngleDeg), Torque, Citations.Geometry).Done();
+        .Step("T", "Set the wrench to", "T·L/(L + E·cos θ)", $"{i.WantedNm} × {i.LeverM}/({i.LeverM} + {i.CrowfootM}·cos {i.AngleDeg}°)",
+            Crowfoot.Setting(i.WantedNm, i.LeverM, i.CrowfootM, i.AngleDeg), Torque, Citations.Geometry).Done();
 
     /// <summary>Saturation of a refrigerant.</summary>
-    [Calculator("saturation-pressure", "Refrigerant pressure", "Pressure at a temperature, instead of a slide rule", CitationIds = [nameof(Citations.Refrigerants)])]
+    [Calculator("saturation-pressure", "Refrigerant pressure", "Pressure at a temperature, instead of a slide rule",
+        CitationIds = [nameof(Citations.Refrigerants)])]
     public static CalculationResult Saturation(SaturationInput i)
     {
         if (i.TemperatureC + 273.15 >= Refrigerants.CriticalK(i.Refrigerant))
             throw new InputException("temperatureC", Phrase.Of($"{i.TemperatureC:Temperature}"),
-                Phrase.Of($"temperatureC must be below the critical point, {Refrigerants.CriticalK(i.Refrigerant) - 273.15:Temperature}; got {i.TemperatureC:Temperature}"));
+                Phrase.Of(
+                    $"temperatureC must be below the critical point, {Refrigerants.CriticalK(i.Refrigerant) - 273.15:Temperature}; got "
+                        + $"{i.TemperatureC:Temperature}"));
         var ambient = Atmosphere.Pressure(i.AltitudeM);
         var dew = Refrigerants.SaturationPressure(i.Refrigerant, true, i.TemperatureC + 273.15);
         var bubble = Refrigerants.SaturationPressure(i.Refrigerant, false, i.TemperatureC + 273.15);
         return new ResultBuilder()
             .Step("p_dew", "Vapour, gauge", "p_c·exp(T_c/T·Σ N·θ^t) − p_amb", $"{i.TemperatureC} °C", dew - ambient, GaugePressure, Citations.Refrigerants)
-            .Step("p_bubble", "Liquid, gauge", "the same on the bubble line", $"{i.TemperatureC} °C", bubble - ambient, GaugePressure, Citations.Refrigerants).Done();
+            .Step("p_bubble", "Liquid, gauge", "the same on the bubble line", $"{i.TemperatureC} °C", bubble - ambient, GaugePressure,
+                Citations.Refrigerants).Done();
     }
 
     /// <summary>Electrical readings together.</summary>
-    [Calculator("electrical-verdict", "Electrical readings", "Whether volts, amperes and watts belong together", CitationIds = [nameof(Citations.Arithmetic), nameof(Citations.VerdictBands)])]
+    [Calculator("electrical-verdict", "Electrical readings", "Whether volts, amperes and watts belong together",
+        CitationIds = [nameof(Citations.Arithmetic), nameof(Citations.VerdictBands)])]
     public static CalculationResult Electrical(ElectricalInput i)
     {
         var va = i.Volts * i.Amperes;
         var pf = i.Watts / va;
         if (pf > 1.02)
-            throw new InputException("watts", Phrase.Of($"{i.Watts:ElectricPower}"), Phrase.Of($"watts: {i.Watts:ElectricPower} is more than {i.Volts:Voltage} × {i.Amperes:Current}; the readings do not belong together"));
+            throw new InputException("watts", Phrase.Of($"{i.Watts:ElectricPower}"),
+                Phrase.Of($"watts: {i.Watts:ElectricPower} is more than {i.Volts:Voltage} × {i.Amperes:Current}; the readings do not belong together"));
         var off = i.Volts / i.NominalV - 1;
         return new ResultBuilder()
             .Step("S", "Apparent power", "V·I", $"{i.Volts} × {i.Amperes}", va, ApparentPower, Citations.Arithmetic)
             .Step("pf", "Power factor", "P/S", $"{i.Watts}/{va:0.##}", pf, QuantityKind.Number, Citations.Arithmetic)
             .Step("off", "Off nominal", "V/V_nom − 1", $"{i.Volts}/{i.NominalV}", off, Fraction, Citations.Arithmetic)
-            .Judge(Math.Abs(off) > 0.05 ? Finding.Of(FindingCode.Volts, Math.Abs(off) > 0.10 ? Severity.Stop : Severity.Caution, $"{off:Fraction} off nominal; 5 % is usual, 10 % the most.") : null)
+            .Judge(Math.Abs(off) > 0.05 ? Finding.Of(FindingCode.Volts, Math.Abs(off) > 0.10 ? Severity.Stop : Severity.Caution,
+                $"{off:Fraction} off nominal; 5 % is usual, 10 % the most.") : null)
             .Judge(pf < 0.60 ? Finding.Of(FindingCode.Pf, Severity.Caution, $"A power factor of {pf:Number} is low.") : null).Done();
     }
 }

@@ -30,7 +30,8 @@ public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, Sta
 {
     /// <summary>Its kind.</summary>
     public static readonly RecordKind Kind =
-        new RecordKind<CommissionRecord, StartUpReadings>("start-up", "reading of a start-up", (h, readings) => new CommissionRecord(h.Id, h.At, h.By, readings, h.Corrects));
+        new RecordKind<CommissionRecord, StartUpReadings>("start-up", "reading of a start-up",
+            (h, readings) => new CommissionRecord(h.Id, h.At, h.By, readings, h.Corrects));
 
     /// <inheritdoc />
     [JsonIgnore]
@@ -44,7 +45,8 @@ public enum BandVerdict { NotDone, Pass, Note, Caution, Stop }
 public sealed record VerdictRow(string Id, string Label, Measure? Measured, Measure? Expected, Phrase Band, BandVerdict Verdict, Phrase Words, Working Working);
 
 /// <summary>Result of the Commission station.</summary>
-public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<VerdictRow> Rows, CommissionRecord? Record, int Records) : IStationResult;
+public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<VerdictRow> Rows, CommissionRecord? Record,
+    int Records) : IStationResult;
 
 /// <summary>The Commission station, first half: a start-up against its prediction. Bands are common practice; plate and manual win.</summary>
 public sealed class CommissionStation : Station<CommissionAssessment>
@@ -98,13 +100,21 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var corrected = records.Select(r => r.Corrects).OfType<Guid>().ToHashSet();
         var record = records.LastOrDefault(r => !corrected.Contains(r.Id)); // in the order written: a clock may be set back
         if (record is null)
-            return new CommissionAssessment(new Verdict(StationState.Open, Phrase.Of($"No start-up is recorded yet."), Phrase.Of($"Start the unit, take the readings and write them down here; each is held against its prediction.")), [], Rows(new StartUpReadings(), unitResult.Unit, start, load), null, records.Count);
+            return new CommissionAssessment(
+                new Verdict(StationState.Open, Phrase.Of($"No start-up is recorded yet."),
+                    Phrase.Of($"Start the unit, take the readings and write them down here; each is held against its prediction.")),
+                [], Rows(new StartUpReadings(), unitResult.Unit, start, load), null, records.Count);
         var rows = Rows(record.Readings, unitResult.Unit, start, load);
         var done = rows.Count(r => r.Verdict != BandVerdict.NotDone);
         var worst = rows.Max(r => r.Verdict);
         var findings = rows.Where(r => r.Verdict is BandVerdict.Caution or BandVerdict.Stop)
             .Select(r => Finding.Of(Proofs[r.Id], r.Verdict == BandVerdict.Stop ? Severity.Stop : Severity.Caution, r.Words)).ToList();
-        var state = worst switch { BandVerdict.Stop => StationState.Stop, BandVerdict.Caution => StationState.Caution, _ => done == rows.Count ? StationState.Passed : StationState.Open };
+        var state = worst switch
+        {
+            BandVerdict.Stop => StationState.Stop,
+            BandVerdict.Caution => StationState.Caution,
+            _ => done == rows.Count ? StationState.Passed : StationState.Open
+        };
         var headline = worst switch
         {
             BandVerdict.Stop => Phrase.Of($"Not proved: {rows.First(r => r.Verdict == BandVerdict.Stop).Label.ToLowerInvariant()} is out of its band."),
@@ -112,7 +122,10 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             _ when done < rows.Count => Phrase.Of($"{done} of {rows.Count} readings pass; the rest are not taken."),
             _ => Phrase.Of($"Proved: all {rows.Count} readings stand in their bands."),
         };
-        return new CommissionAssessment(new Verdict(state, headline, Phrase.Of($"Recorded by {record.By}. Bands are common practice; the plate and the manual win.")), findings, rows, record, records.Count);
+        return new CommissionAssessment(
+            new Verdict(state, headline, Phrase.Of($"Recorded by {record.By}. Bands are common practice; the plate and the manual win.")),
+            Finding.Ranked(findings), rows,
+            record, records.Count);
     }
 
     private static List<VerdictRow> Rows(StartUpReadings r, AcUnit unit, StartAssessment start, LoadAssessment load) =>
@@ -125,9 +138,11 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             return new VerdictRow("vacuum", "Vacuum hold", null, null, band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);
         var (startMicron, afterMicron) = (first / QuantityTable.PascalsPerMicron, after / QuantityTable.PascalsPerMicron);
         var verdict = PlainDecay.Of(startMicron, afterMicron);
-        var working = Working.Start().Given("p₀", "when shut off", startMicron, "micron", Citations.Nist).Given("p₁₀", "ten minutes later", afterMicron, "micron", Citations.Nist)
+        var working = Working.Start().Given("p₀", "when shut off", startMicron, "micron", Citations.Nist)
+            .Given("p₁₀", "ten minutes later", afterMicron, "micron", Citations.Nist)
             .Step("verdict", "p₀ ≤ 500; p₁₀ ≤ 1000 pass, ≤ 2000 caution, above stop", $"{afterMicron:0}", afterMicron, "micron", Citations.Trade).Done();
-        return new VerdictRow("vacuum", "Vacuum hold", new Measure(after, QuantityKind.Vacuum), new Measure(PlainDecay.PassMicron * QuantityTable.PascalsPerMicron, QuantityKind.Vacuum), band,
+        return new VerdictRow("vacuum", "Vacuum hold", new Measure(after, QuantityKind.Vacuum),
+            new Measure(PlainDecay.PassMicron * QuantityTable.PascalsPerMicron, QuantityKind.Vacuum), band,
             PlainDecay.Level(verdict) switch { null => BandVerdict.Pass, Severity.Stop => BandVerdict.Stop, _ => BandVerdict.Caution },
             PlainDecay.Words(verdict, startMicron, afterMicron), working);
     }
@@ -136,12 +151,16 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     {
         var band = Phrase.Of($"≤ 115 % of predicted");
         if (r.StartA is not { } measured || start.MaxA <= 0)
-            return new VerdictRow("start", "Start current", null, new Measure(start.MaxA, QuantityKind.Current), band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);
+            return new VerdictRow("start", "Start current", null, new Measure(start.MaxA, QuantityKind.Current), band, BandVerdict.NotDone,
+                Phrase.Of($"not taken"), Working.None);
         var ratio = measured / start.MaxA;
         var beyond = start.LimitA > 0 && measured > start.LimitA * 1.02;
         var verdict = beyond ? BandVerdict.Stop : ratio <= 1.15 ? BandVerdict.Pass : ratio <= 1.5 ? BandVerdict.Caution : BandVerdict.Stop;
-        var words = beyond ? Phrase.Of($"{measured:Current} is more than the source can give: read again, or the source is another.") : Phrase.Of($"{ratio:Fraction} of the predicted {start.MaxA:Current}.");
-        return new VerdictRow("start", "Start current", new Measure(measured, QuantityKind.Current), new Measure(start.MaxA, QuantityKind.Current), band, verdict, words, Ratio(measured, start.MaxA, "A"));
+        var words = beyond
+            ? Phrase.Of($"{measured:Current} is more than the source can give: read again, or the source is another.")
+            : Phrase.Of($"{ratio:Fraction} of the predicted {start.MaxA:Current}.");
+        return new VerdictRow("start", "Start current", new Measure(measured, QuantityKind.Current), new Measure(start.MaxA, QuantityKind.Current), band,
+            verdict, words, Ratio(measured, start.MaxA, "A"));
     }
 
     private static VerdictRow VoltsRow(StartUpReadings r, AcUnit unit)
@@ -149,10 +168,12 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var band = Phrase.Of($"±5 % of nominal");
         var nominal = unit.IsDc ? unit.SupplyVoltageV * 12.8 / 12 : Nominal(unit.SupplyVoltageV);
         if (r.RunV is not { } volts)
-            return new VerdictRow("volts", "Volts running", null, new Measure(nominal, QuantityKind.Voltage), band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);
+            return new VerdictRow("volts", "Volts running", null, new Measure(nominal, QuantityKind.Voltage), band, BandVerdict.NotDone,
+                Phrase.Of($"not taken"), Working.None);
         var off = volts / nominal - 1;
         var verdict = Math.Abs(off) <= 0.05 ? BandVerdict.Pass : Math.Abs(off) <= 0.10 ? BandVerdict.Caution : BandVerdict.Stop;
-        return new VerdictRow("volts", "Volts running", new Measure(volts, QuantityKind.Voltage), new Measure(nominal, QuantityKind.Voltage), band, verdict, Phrase.Of($"{off:Fraction} off nominal."), Ratio(volts, nominal, "V"));
+        return new VerdictRow("volts", "Volts running", new Measure(volts, QuantityKind.Voltage), new Measure(nominal, QuantityKind.Voltage), band, verdict,
+            Phrase.Of($"{off:Fraction} off nominal."), Ratio(volts, nominal, "V"));
     }
 
     private static double Nominal(double plateV) => plateV switch { 115 => 120, _ => plateV };
@@ -174,7 +195,9 @@ public sealed class CommissionStation : Station<CommissionAssessment>
                 return new VerdictRow(id, label, null, expected, band, BandVerdict.NotDone, Phrase.Of($"not taken"), working);
             var off = value / predicted - 1;
             var verdict = abovePlate ? BandVerdict.Stop : Math.Abs(off) <= 0.15 ? BandVerdict.Pass : BandVerdict.Caution;
-            var words = abovePlate ? Phrase.Of($"Above the plate's {plateA:Current}.") : Phrase.Of($"{value / predicted:Fraction} of predicted{(known ? "" : "; without the air temperatures the design heat is assumed")}.");
+            var words = abovePlate
+                ? Phrase.Of($"Above the plate's {plateA:Current}.")
+                : Phrase.Of($"{value / predicted:Fraction} of predicted{(known ? "" : "; without the air temperatures the design heat is assumed")}.");
             return new VerdictRow(id, label, new Measure(value, quantity), expected, band, verdict, words, working);
         }
     }
@@ -187,8 +210,10 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var wet = EnteringWetBulb(r, entering, space);
         var full = Performance.FullLoad(unit, outdoor, wet);
         var watts = unit.SingleSpeed ? full.PowerW : Performance.Operate(unit, full, unit.RatedCapacityW * full.CapacityFactor).PowerW;
-        return (watts, Working.Start().Given("t_o", "outdoor air", outdoor, "°C", Citations.Arithmetic).Given("t_wb", "entering wet bulb", wet, "°C", Citations.Psychrometrics)
-            .Step("P", "P_rated·CapFT·EirFT at full demand", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", watts, "W", unit.SingleSpeed ? Citations.RooftopCurve : Citations.InverterCurve).Done());
+        return (watts, Working.Start().Given("t_o", "outdoor air", outdoor, "°C", Citations.Arithmetic)
+            .Given("t_wb", "entering wet bulb", wet, "°C", Citations.Psychrometrics)
+            .Step("P", "P_rated·CapFT·EirFT at full demand", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", watts, "W",
+                unit.SingleSpeed ? Citations.RooftopCurve : Citations.InverterCurve).Done());
     }
 
     private static double EnteringWetBulb(StartUpReadings r, double entering, SpaceDescription space)
@@ -213,16 +238,20 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             .Step("q_s", "coil split by bypass factor", $"Q {full.CapacityW:0} W", coil.SensibleW, "W", Citations.Coil)
             .Step("Δt", "q_s/(ṁ·c_p)", $"{coil.SensibleW:0}/({mass:0.####} × {MoistAir.HeatCapacity(ratio):0})", expected, "K", Citations.AirSide).Done();
         if (r.EnteringC is null || r.LeavingC is not { } leaving)
-            return new VerdictRow("split", "Air in less air out", null, new Measure(expected, QuantityKind.TemperatureDifference), band, BandVerdict.NotDone, Phrase.Of($"not taken"), working);
+            return new VerdictRow("split", "Air in less air out", null, new Measure(expected, QuantityKind.TemperatureDifference), band, BandVerdict.NotDone,
+                Phrase.Of($"not taken"), working);
         var split = entering - leaving;
         var share = split / expected;
         var verdict = Math.Abs(split - expected) <= 2 || share is >= 0.8 and <= 1.2 ? BandVerdict.Pass : share < 0.5 ? BandVerdict.Stop : BandVerdict.Caution;
         var words = share < 0.8 && verdict != BandVerdict.Pass
             ? Phrase.Of($"Too little: {share:Fraction} of expected. Valve shut, low charge, or an inverter-driven unit turned down.")
-            : share > 1.2 && verdict != BandVerdict.Pass ? Phrase.Of($"Too much: {share:Fraction} of expected. Dirty filter or slow fan.") : Phrase.Of($"{share:Fraction} of expected.");
-        return new VerdictRow("split", "Air in less air out", new Measure(split, QuantityKind.TemperatureDifference), new Measure(expected, QuantityKind.TemperatureDifference), band, verdict, words, working);
+            : share > 1.2 && verdict != BandVerdict.Pass ? Phrase.Of($"Too much: {share:Fraction} of expected. Dirty filter or slow fan.")
+                : Phrase.Of($"{share:Fraction} of expected.");
+        return new VerdictRow("split", "Air in less air out", new Measure(split, QuantityKind.TemperatureDifference),
+            new Measure(expected, QuantityKind.TemperatureDifference), band, verdict, words, working);
     }
 
     private static Working Ratio(double measured, double expected, string unit) =>
-        Working.Start().Given("measured", "reading", measured, unit, Citations.Arithmetic).Step("ratio", "measured/expected", $"{measured:0.##}/{expected:0.##}", measured / expected, "", Citations.VerdictBands).Done();
+        Working.Start().Given("measured", "reading", measured, unit, Citations.Arithmetic)
+            .Step("ratio", "measured/expected", $"{measured:0.##}/{expected:0.##}", measured / expected, "", Citations.VerdictBands).Done();
 }

@@ -15,7 +15,8 @@ public sealed record StringInput : DesignPart
     [Field(Current, 0.5, 30, Label = "Short-circuit current")] public double ShortA { get; init; } = 13.9;
     [Field(Current, 0.5, 30, Label = "Current at most power")] public double PowerA { get; init; } = 13.1;
     [Field(QuantityKind.Number, -0.006, -0.001, Label = "Open-circuit voltage, share a kelvin")] public double OpenPerK { get; init; } = -0.0027;
-    [Field(QuantityKind.Number, -0.006, -0.002, Label = "Power, share a kelvin", Help = "taken for the voltage too, on the safe side")] public double PowerPerK { get; init; } = -0.0034;
+    [Field(QuantityKind.Number, -0.006, -0.002, Label = "Power, share a kelvin", Help = "taken for the voltage too, on the safe side")]
+    public double PowerPerK { get; init; } = -0.0034;
     [Field(Current, 5, 60, Label = "Largest series fuse")] public double SeriesFuseA { get; init; } = 20;
     [Field(Voltage, 20, 1500, Label = "Input bears at most")] public double MaxV { get; init; } = 150;
     [Field(Voltage, 5, 1000, Label = "Input starts at")] public double MinV { get; init; } = 63;
@@ -83,12 +84,14 @@ public sealed record PlainControllerInput : DesignPart
 public static class ArrayCalculators
 {
     /// <summary>One string design.</summary>
-    [Calculator("string-check", "Modules in strings", "Too high in the cold, too low in the heat, too much current", CitationIds = [nameof(Citations.ColdTable), nameof(Citations.PvCurrents)])]
+    [Calculator("string-check", "Modules in strings", "Too high in the cold, too low in the heat, too much current",
+        CitationIds = [nameof(Citations.ColdTable), nameof(Citations.PvCurrents)])]
     public static CalculationResult String(StringInput i)
     {
         var r = PvStrings.Check(Module(i), Input(i), i.Series, i.Parallel, i.LowestC, i.HotCellC, i.StringsFused);
         var result = new ResultBuilder()
-            .Step("V_oc,cold", "Open in the cold", "n·V_oc·(1 + β(T_min − 25))", $"{i.Series} × {i.OpenV} × (1 + {i.OpenPerK}·({i.LowestC} − 25))", r.OpenColdV, Voltage, Citations.ColdTable)
+            .Step("V_oc,cold", "Open in the cold", "n·V_oc·(1 + β(T_min − 25))", $"{i.Series} × {i.OpenV} × (1 + {i.OpenPerK}·({i.LowestC} − 25))", r.OpenColdV,
+                Voltage, Citations.ColdTable)
             .Step("V_oc,table", "Open by the code's table", "n·V_oc·F", $"F {PvStrings.ColdFactor(i.LowestC)}", r.OpenTableV, Voltage, Citations.ColdTable)
             .Step("V_mp,hot", "Working when hot", "n·V_mp·(1 + γ(T_c − 25))", $"cells {i.HotCellC} °C", r.PowerHotV, Voltage, Citations.Modules)
             .Step("I_sc", "Short circuit", "n_p·I_sc", $"{i.Parallel} × {i.ShortA}", r.ShortA, Current, Citations.Arithmetic)
@@ -99,13 +102,15 @@ public static class ArrayCalculators
     }
 
     /// <summary>Every allowed one.</summary>
-    [Calculator("enumerate-strings", "All allowed strings", "Which ways of stringing these modules are allowed", CitationIds = [nameof(Citations.ColdTable), nameof(Citations.PvCurrents)])]
+    [Calculator("enumerate-strings", "All allowed strings", "Which ways of stringing these modules are allowed",
+        CitationIds = [nameof(Citations.ColdTable), nameof(Citations.PvCurrents)])]
     public static CalculationResult Strings(StringInput i)
     {
         var all = PvStrings.Enumerate(Module(i), Input(i), i.Modules, i.LowestC, i.HotCellC, i.StringsFused);
         var result = new ResultBuilder().Step("n", "Allowed ways", "all n_s·n_p ≤ N without a stop", $"N {i.Modules}", all.Count, Count, Citations.ColdTable);
         foreach (var (r, k) in all.Take(8).Select((r, k) => (r, k)))
-            result.Words($"{k + 1}", $"{r.Series} in a string, {r.Parallel} strings", FormattableString.Invariant($"{r.OpenColdV:0.#} V cold, {r.PowerHotV:0.#} V hot, {r.Modules} modules"));
+            result.Words($"{k + 1}", $"{r.Series} in a string, {r.Parallel} strings",
+                FormattableString.Invariant($"{r.OpenColdV:0.#} V cold, {r.PowerHotV:0.#} V hot, {r.Modules} modules"));
         return result.Done();
     }
 
@@ -114,8 +119,10 @@ public static class ArrayCalculators
     public static CalculationResult Roof(RoofInput i)
     {
         static int Mm(double metres) => (int)Math.Round(metres * 1000);
-        List<RoofObstacle> hatch = i.HatchSideM > 0 ? [new(new(Mm(i.HatchFromFrontM), Mm(i.HatchFromLeftM), Mm(i.HatchSideM), Mm(i.HatchSideM)), Mm(i.ClearanceM), Mm(i.HatchHeightM))] : [];
-        var plan = RoofPacking.Pack(new Roof(Mm(i.LengthM), Mm(i.WidthM), Mm(i.MarginM), Mm(i.ModuleLengthM), Mm(i.ModuleWidthM), Mm(i.GapM), hatch, i.ShadowElevationDeg));
+        List<RoofObstacle> hatch = i.HatchSideM
+            > 0 ? [new(new(Mm(i.HatchFromFrontM), Mm(i.HatchFromLeftM), Mm(i.HatchSideM), Mm(i.HatchSideM)), Mm(i.ClearanceM), Mm(i.HatchHeightM))] : [];
+        var plan = RoofPacking.Pack(
+            new Roof(Mm(i.LengthM), Mm(i.WidthM), Mm(i.MarginM), Mm(i.ModuleLengthM), Mm(i.ModuleWidthM), Mm(i.GapM), hatch, i.ShadowElevationDeg));
         return new ResultBuilder()
             .Step("N", "Modules", "most in straight rows, back from the far edge by 1 mm", $"{i.LengthM} × {i.WidthM} m", plan.Count, Count, Citations.Geometry)
             .Words("rows", "Laid in", plan.InRows ? "rows along the roof" : "columns across the roof")
@@ -123,20 +130,28 @@ public static class ArrayCalculators
     }
 
     /// <summary>Tilted modules.</summary>
-    [Calculator("plane-of-array", "Sun on tilted modules", "What tilt gives, and how far rows must stand apart", CitationIds = [nameof(Citations.Transposition), nameof(Citations.Geometry)])]
+    [Calculator("plane-of-array", "Sun on tilted modules", "What tilt gives, and how far rows must stand apart",
+        CitationIds = [nameof(Citations.Transposition), nameof(Citations.Geometry)])]
     public static CalculationResult Plane(PlaneInput i) => new ResultBuilder()
-        .Step("G", "On the modules", "DNI·cos θ + DHI·(1 + cos β)/2 + GHI·ρ·(1 − cos β)/2", $"β {i.TiltDeg}°, ρ 0.2", ArrayPlane.Irradiance(i.DirectWm2, i.DiffuseWm2, i.GlobalWm2, i.CosIncidence, i.TiltDeg), QuantityKind.Irradiance, Citations.Transposition)
-        .Step("d", "Row to row", "L·(cos β + sin β/tan ε)", $"{i.LengthM} m, ε {i.SunElevationDeg}°", ArrayPlane.RowPitch(i.LengthM, i.TiltDeg, i.SunElevationDeg), Length, Citations.Geometry).Done();
+        .Step("G", "On the modules", "DNI·cos θ + DHI·(1 + cos β)/2 + GHI·ρ·(1 − cos β)/2", $"β {i.TiltDeg}°, ρ 0.2",
+            ArrayPlane.Irradiance(i.DirectWm2, i.DiffuseWm2, i.GlobalWm2, i.CosIncidence, i.TiltDeg), QuantityKind.Irradiance, Citations.Transposition)
+        .Step("d", "Row to row", "L·(cos β + sin β/tan ε)", $"{i.LengthM} m, ε {i.SunElevationDeg}°",
+            ArrayPlane.RowPitch(i.LengthM, i.TiltDeg, i.SunElevationDeg), Length, Citations.Geometry).Done();
 
     /// <summary>A string in part shade.</summary>
     [Calculator("string-shade", "A string in part shade", "What a shadow costs", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult Shade(StringShadeInput i)
     {
         if (i.ShadedGroups > 3 * i.Modules)
-            throw new InputException("shadedGroups", $"{i.ShadedGroups}", FormattableString.Invariant($"shadedGroups must be 0 to {3 * i.Modules}; got {i.ShadedGroups}"));
+            throw new InputException("shadedGroups", $"{i.ShadedGroups}",
+                FormattableString.Invariant($"shadedGroups must be 0 to {3 * i.Modules}; got {i.ShadedGroups}"));
         var factor = ArrayPlane.ShadeFactor(i.Modules, i.ShadedGroups, i.ModuleV, i.MinV);
-        return new ResultBuilder().Step("f", "Share left", "1 − shaded/all groups while above the lowest voltage", $"1 − {i.ShadedGroups}/{3 * i.Modules}", factor, Fraction, Citations.Trade)
-            .Judge(factor == 0 ? Finding.Of(FindingCode.PvShadeStop, Severity.Caution, $"What is left falls below the voltage that the input needs: the string stops.") : null).Done();
+        return new ResultBuilder()
+            .Step("f", "Share left", "1 − shaded/all groups while above the lowest voltage", $"1 − {i.ShadedGroups}/{3 * i.Modules}", factor, Fraction,
+                Citations.Trade)
+            .Judge(factor == 0
+                ? Finding.Of(FindingCode.PvShadeStop, Severity.Caution, $"What is left falls below the voltage that the input needs: the string stops.")
+                : null).Done();
     }
 
     /// <summary>A plain controller.</summary>
@@ -144,8 +159,11 @@ public static class ArrayCalculators
     public static CalculationResult PlainController(PlainControllerInput i)
     {
         var power = ArrayPlane.PlainControllerW(i.Parallel, i.PowerA, i.IrradianceWm2, i.BatteryV, i.HotV);
-        return new ResultBuilder().Step("P", "Into the battery", "n_p·I_mp·G/1000·V_batt", $"{i.Parallel} × {i.PowerA} A × {i.IrradianceWm2}/1000 × {i.BatteryV} V", power, ElectricPower, Citations.Trade)
-            .Judge(power < 0.85 * i.TrackedW ? Finding.Of(FindingCode.PvPwmLoss, Severity.Caution, $"A tracking controller would give {i.TrackedW:ElectricPower}.") : null).Done();
+        return new ResultBuilder().Step("P", "Into the battery", "n_p·I_mp·G/1000·V_batt",
+            $"{i.Parallel} × {i.PowerA} A × {i.IrradianceWm2}/1000 × {i.BatteryV} V", power, ElectricPower, Citations.Trade)
+            .Judge(power < 0.85 * i.TrackedW
+                ? Finding.Of(FindingCode.PvPwmLoss, Severity.Caution, $"A tracking controller would give {i.TrackedW:ElectricPower}.")
+                : null).Done();
     }
 
     private static PvModule Module(StringInput i) => new(i.RatedW, i.OpenV, i.PowerV, i.ShortA, i.PowerA, i.OpenPerK, i.PowerPerK, i.SeriesFuseA);

@@ -64,7 +64,8 @@ public sealed class DayRun
     }
 
     private double[] Setpoints(double holdC) => Array.ConvertAll(_hours, h =>
-        Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? holdC : _inputs.Energy.Setpoints.FirstOrDefault(s => Day.Within(h, s.From, s.To))?.HoldC ?? _inputs.Energy.OtherwiseC);
+        Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? holdC : _inputs.Energy.Setpoints.FirstOrDefault(s => Day.Within(h, s.From, s.To))?.HoldC
+            ?? _inputs.Energy.OtherwiseC);
 
     /// <summary>Runs 24 hours from the hour the day begins.</summary>
     /// <param name="holdC">Set-point in the window; null takes the design's.</param>
@@ -136,12 +137,15 @@ public sealed class DayRun
             SetpointC = nothing,
             DcLoadW = hasBank ? Devices(DeviceSupply.Dc) : nothing,
             AcLoadW = devicesRun ? Devices(DeviceSupply.Ac) : nothing,
-            AlternatorW = hasBank && AlternatorW(sources) is > 0 and var alternator ? Map(h => Day.Within(h, sources.Alternator.From, sources.Alternator.To) ? alternator : 0) : null,
-            LowestOnly = _inputs.Energy.Setpoints.Any(s => s.Dry) ? Array.ConvertAll(_hours, h => _inputs.Energy.Setpoints.Any(s => s.Dry && Day.Within(h, s.From, s.To))) : null,
+            AlternatorW = hasBank && AlternatorW(sources) is > 0 and var alternator ? Map(
+                h => Day.Within(h, sources.Alternator.From, sources.Alternator.To) ? alternator : 0) : null,
+            LowestOnly = _inputs.Energy.Setpoints.Any(
+                s => s.Dry) ? Array.ConvertAll(_hours, h => _inputs.Energy.Setpoints.Any(s => s.Dry && Day.Within(h, s.From, s.To))) : null,
             Assist = sources.Shore.Assist && inverter is not null,
             ShoreW = sources.Shore.Fitted ? Map(_ => sources.Shore.Volts * sources.Shore.BreakerA * 0.8) : null,
             Inverter = inverter is { } model ? new EnergyInverter(model, sources.Inverter.ContinuousW) : null,
-            Modules = new EnergyModules(sources.Modules.Count, sources.Modules.RatedW, Ross: sources.Modules.CellRise(_inputs.Survey.Place.WindMs), DirectToUnit: _inputs.Unit.Kind == AcKind.PvAssistedSplit),
+            Modules = new EnergyModules(sources.Modules.Count, sources.Modules.RatedW, Ross: sources.Modules.CellRise(_inputs.Survey.Place.WindMs),
+                DirectToUnit: _inputs.Unit.Kind == AcKind.PvAssistedSplit),
             Generator = Generator(sources, hasBank),
             GeneratorAllowed = Array.ConvertAll(_hours, h => Day.Within(h, sources.Generator.AllowedFrom, sources.Generator.AllowedTo)),
             ChargerAcMaxW = hasBank ? sources.Generator.ChargerW : 0,

@@ -42,7 +42,9 @@ public static class EnergyCalculators
         var b = HandBudget.Of(i.PlateW, i.Hours, i.Duty, i.OtherAcWh, i.DcWh, i.InverterEfficiency, i.IdleW, i.NominalV, i.Depth);
         return new ResultBuilder()
             .Step("Wh_ac", "Unit", "P·h·duty", $"{i.PlateW} × {i.Hours} × {i.Duty}", b.AirconWh, QuantityKind.Energy, Citations.HandBudget)
-            .Step("E_dc", "From the battery", "(Wh_ac + others)/η + idle·h + DC", $"({b.AirconWh:0} + {i.OtherAcWh})/{i.InverterEfficiency} + {i.IdleW} × {i.Hours} + {i.DcWh}", b.DcWh, QuantityKind.Energy, Citations.HandBudget)
+            .Step("E_dc", "From the battery", "(Wh_ac + others)/η + idle·h + DC",
+                $"({b.AirconWh:0} + {i.OtherAcWh})/{i.InverterEfficiency} + {i.IdleW} × {i.Hours} + {i.DcWh}", b.DcWh, QuantityKind.Energy,
+                Citations.HandBudget)
             .Step("Ah", "Charge", "E_dc/V", $"{b.DcWh:0}/{i.NominalV}", b.ChargeAh, Charge, Citations.HandBudget)
             .Step("bank", "Bank", "Ah/depth", $"{b.ChargeAh:0.#}/{i.Depth}", b.BankAh, Charge, Citations.HandBudget).Done();
     }
@@ -52,12 +54,15 @@ public static class EnergyCalculators
     public static CalculationResult Hours(HoursOnBatteryInput i)
     {
         if (i.SocFloor >= i.SocStart)
-            throw new InputException("socFloor", Phrase.Of($"{i.SocFloor:Fraction}"), Phrase.Of($"socFloor must be below socStart ({i.SocStart:Fraction}); got {i.SocFloor:Fraction}"));
+            throw new InputException("socFloor", Phrase.Of($"{i.SocFloor:Fraction}"),
+                Phrase.Of($"socFloor must be below socStart ({i.SocStart:Fraction}); got {i.SocFloor:Fraction}"));
         if (i.UnitW + i.OtherW + i.StandbyW <= 0)
             throw new InputException("unitW", $"{i.UnitW} W", "some load must draw power");
         var h = HoursOnBattery.Of(i.EnergyWh, i.Health, i.SocStart, i.SocFloor, i.InverterEfficiency, i.StandbyW, i.UnitW, i.OtherW);
         return new ResultBuilder()
-            .Step("h", "Hours", "E·H·(s₀ − s_f)/((P_unit + P_x)/η + p₀)", $"{i.EnergyWh} × {i.Health} × {i.SocStart - i.SocFloor:0.##}/(({i.UnitW} + {i.OtherW})/{i.InverterEfficiency} + {i.StandbyW})", h, QuantityKind.Hours, Citations.HandBudget)
+            .Step("h", "Hours", "E·H·(s₀ − s_f)/((P_unit + P_x)/η + p₀)",
+                $"{i.EnergyWh} × {i.Health} × {i.SocStart - i.SocFloor:0.##}/(({i.UnitW} + {i.OtherW})/{i.InverterEfficiency} + {i.StandbyW})", h,
+                QuantityKind.Hours, Citations.HandBudget)
             .Number("print", "As printed", HoursOnBattery.Printed(h), QuantityKind.Hours).Done();
     }
 }

@@ -26,7 +26,8 @@ public interface IEnergyCabin
 public sealed record EnergyInverter(InverterModel Model, double ContinuousW);
 
 /// <summary>Modules of the run. Losses beside heat as one factor.</summary>
-public sealed record EnergyModules(int Count, double RatedW, double Losses = Modules.TypicalLosses, double Ross = 0.0342, double Gamma = -0.0034, double ControllerEfficiency = 0.97, double ControllerMaxW = double.PositiveInfinity, bool DirectToUnit = false);
+public sealed record EnergyModules(int Count, double RatedW, double Losses = Modules.TypicalLosses, double Ross = 0.0342, double Gamma = -0.0034,
+    double ControllerEfficiency = 0.97, double ControllerMaxW = double.PositiveInfinity, bool DirectToUnit = false);
 
 /// <summary>Generator of the run with its starting rule by state of charge.</summary>
 public sealed record EnergyGenerator(double RatedW, double AvailableW, FuelKind Fuel, double OnSoc = 0.60, double OffSoc = 0.90, double MinRunS = 1800);
@@ -116,7 +117,8 @@ public sealed record EnergyLedger
     public double StoredWh { get; init; }
 
     /// <summary>What does not close, Wh; rounding only.</summary>
-    public double ResidualWh => PvUsedWh - ControllerLossWh + AlternatorWh + ShoreWh + GeneratorWh - ChargerLossWh - InverterLossWh - DcLoadWh - AcLoadWh - AirconWh - BatteryLossWh - StoredWh;
+    public double ResidualWh => PvUsedWh - ControllerLossWh + AlternatorWh + ShoreWh + GeneratorWh - ChargerLossWh - InverterLossWh - DcLoadWh - AcLoadWh
+        - AirconWh - BatteryLossWh - StoredWh;
 
     /// <summary>True where the run's energy closes to rounding; a run that does not is told as such, not hidden.</summary>
     public bool Closes => Math.Abs(ResidualWh) <= Tolerance * Math.Max(1, ThroughputWh);

@@ -29,7 +29,8 @@ public sealed record EnergyDesign : DesignPart
     [Field(QuantityKind.Fraction, 0, 0.95, Label = "Economy below a charge of", Help = "0 leaves it off")] public double EcoSoc { get; init; }
     [Field(QuantityKind.TemperatureDifference, 0, 8, Label = "then warmer by")] public double EcoRiseK { get; init; } = 2;
     [Field(QuantityKind.TemperatureDifference, 0, 8, Label = "Cool ahead while the sun finds no taker, by")] public double PreCoolK { get; init; }
-    [Field(QuantityKind.ElectricPower, 50, 8000, Label = "The unit draws at most", Help = "economy cap; empty leaves it off", Optional = true)] public double? PowerCapW { get; init; }
+    [Field(QuantityKind.ElectricPower, 50, 8000, Label = "The unit draws at most", Help = "economy cap; empty leaves it off", Optional = true)]
+    public double? PowerCapW { get; init; }
     [Ask("The unit stops at the reserve")] public bool StopAtReserve { get; init; }
     public SizingDesign Sizing { get; init; } = new();
     public StretchDesign Stretch { get; init; } = new();
@@ -49,7 +50,8 @@ internal static class EnergyAim
         var length = Physics.Day.Length(design.From, design.To);
         if (length < ShortestWindowH)
             throw new InputException("energy.to", Phrase.Of($"{design.To:HourOfDay}"),
-                Phrase.Of($"The hours to be held, {design.From:HourOfDay} to {design.To:HourOfDay}, last {length * 60:Number} minutes; at least 15 minutes are needed. Equal times mean the whole day."));
+                Phrase.Of($"The hours to be held, {design.From:HourOfDay} to {design.To:HourOfDay}, last {length * 60:Number} minutes; at least 15 minutes "
+                    + $"are needed. Equal times mean the whole day."));
     }
 }
 
@@ -59,19 +61,26 @@ public sealed record StretchDesign : DesignPart
     [Field(QuantityKind.Count, 1, 12, Label = "From month")] public int Month { get; init; } = 7;
     [Field(QuantityKind.Count, 1, 31, Label = "day")] public int Day { get; init; } = 14;
     [Field(QuantityKind.Count, 1, 31, Label = "Days")] public int Days { get; init; } = 7;
-    [Field(QuantityKind.Count, 1, 15, Label = "Minutes a step", Help = "1, 2, 3, 5 or 15; a single-speed unit is followed as its thermostat switches it at 1 and 2")] public int StepMinutes { get; init; } = 5;
+    [Field(QuantityKind.Count, 1, 15, Label = "Minutes a step",
+        Help = "1, 2, 3, 5 or 15; a single-speed unit is followed as its thermostat switches it at 1 and 2")]
+    public int StepMinutes { get; init; } = 5;
 }
 
-/// <summary>What the smallest kit is looked for with: limits, prices and the bad days it must stand. Prices are the fitter's own; the figures here are rough, common practice.</summary>
+/// <summary>
+/// What the smallest kit is looked for with: limits, prices and the bad days it must stand. Prices are the fitter's own; the figures here are rough,
+/// common practice.
+/// </summary>
 public sealed record SizingDesign : DesignPart
 {
     [Field(QuantityKind.Count, 1, 40, Label = "At most so many battery blocks")] public int MostBatteries { get; init; } = 12;
-    [Field(QuantityKind.Count, 0, 60, Label = "At most so many modules", Help = "what the roof holds, see the roof below")] public int MostModules { get; init; } = 10;
+    [Field(QuantityKind.Count, 0, 60, Label = "At most so many modules", Help = "what the roof holds, see the roof below")]
+    public int MostModules { get; init; } = 10;
     [Ask("It must stand days 3 K hotter")] public bool HotDays { get; init; } = true;
     [Ask("It must stand cloudy days, 35 % of the sun")] public bool CloudyDays { get; init; } = true;
     [Ask("It must do so with an aged bank, 80 % left")] public bool Aged { get; init; } = true;
     [Field(QuantityKind.Count, 1, 14, Label = "Bad days one after another")] public int Days { get; init; } = 3;
-    [Field(QuantityKind.Count, 0, 14, Label = "Days without any sun on the modules", Help = "parked in shade, or under snow and leaves; 0 leaves it out")] public int DarkDays { get; init; }
+    [Field(QuantityKind.Count, 0, 14, Label = "Days without any sun on the modules", Help = "parked in shade, or under snow and leaves; 0 leaves it out")]
+    public int DarkDays { get; init; }
     [Field(QuantityKind.TemperatureDifference, 0, 6, Label = "Warmer set-points tried, up to")] public double WarmerK { get; init; } = 2;
     [Field(QuantityKind.Number, 0, 100000, Label = "One battery block costs")] public double BatteryCost { get; init; } = 900;
     [Field(QuantityKind.Number, 0, 100000, Label = "One module costs")] public double ModuleCost { get; init; } = 190;
@@ -80,7 +89,8 @@ public sealed record SizingDesign : DesignPart
     [Field(QuantityKind.Number, 0, 10000, Label = "A soft starter costs")] public double StarterCost { get; init; } = 260;
     [Ask("A generator may be bought")] public bool ChooseGenerator { get; init; }
     [Field(QuantityKind.Number, 0, 10000, Label = "A kilowatt of generator costs", Help = "with its charger")] public double GeneratorCost { get; init; } = 420;
-    [Field(QuantityKind.Number, 0, 10000, Label = "A kilowatt of cooling costs", Help = "the unit, for comparing options")] public double UnitCost { get; init; } = 280;
+    [Field(QuantityKind.Number, 0, 10000, Label = "A kilowatt of cooling costs", Help = "the unit, for comparing options")]
+    public double UnitCost { get; init; } = 280;
     [Field(QuantityKind.Number, 0, 1000000, Label = "Spend at most", Optional = true)] public double? MostCost { get; init; }
     [Field(QuantityKind.Mass, 0, 5000, Label = "Bank and modules weigh at most", Optional = true)] public double? MostMassKg { get; init; }
     [Field(QuantityKind.Hours, 0, 168, Label = "Generator hours a week, at most")] public double MostGeneratorHours { get; init; } = 10;
@@ -90,12 +100,34 @@ public sealed record SizingDesign : DesignPart
 public sealed record BudgetLine(string Words, string Numbers, double Wh);
 
 /// <summary>The hand budget beside the simulation.</summary>
-public sealed record BudgetComparison(IReadOnlyList<BudgetLine> Lines, double HandWh, double SimulatedWh, double HandBankAh, double GuessedDuty, double FoundDuty);
+public sealed record BudgetComparison(IReadOnlyList<BudgetLine> Lines, double HandWh, double SimulatedWh, double HandBankAh, double GuessedDuty,
+    double FoundDuty);
 
 /// <summary>Hours on the battery at a set-point, for the owner.</summary>
 public sealed record SetpointHours(double SetpointC, double MeanW, double Hours, double PrintedHours);
 
 /// <summary>Result of the Energy station.</summary>
-public sealed record EnergyAssessment(
-    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, EnergySeries Series, double WindowHours, double HeldHours, double? FailureHour, string FailureCause,
-    double MinSoc, double MinSocHour, double EndSoc, double SunWh, double NeedWh, bool HasBattery, EnergyLedger Ledger, BudgetComparison Budget, IReadOnlyList<SetpointHours> Owner, double GeneratorHours, double FuelLitres, ArrayView Array, Phrase SizingAim) : IStationResult;
+public sealed record EnergyAssessment : IStationResult
+{
+    public required Verdict Verdict { get; init; }
+    public required IReadOnlyList<Finding> Findings { get; init; }
+    public required IReadOnlyList<Figure> Figures { get; init; }
+    public required EnergySeries Series { get; init; }
+    public required double WindowHours { get; init; }
+    public required double HeldHours { get; init; }
+    public required double? FailureHour { get; init; }
+    public required string FailureCause { get; init; }
+    public required double MinSoc { get; init; }
+    public required double MinSocHour { get; init; }
+    public required double EndSoc { get; init; }
+    public required double SunWh { get; init; }
+    public required double NeedWh { get; init; }
+    public required bool HasBattery { get; init; }
+    public required EnergyLedger Ledger { get; init; }
+    public required BudgetComparison Budget { get; init; }
+    public required IReadOnlyList<SetpointHours> Owner { get; init; }
+    public required double GeneratorHours { get; init; }
+    public required double FuelLitres { get; init; }
+    public required ArrayView Array { get; init; }
+    public required Phrase SizingAim { get; init; }
+}

@@ -22,25 +22,29 @@ public static class EnergySheet
     }
 
     private static SheetLine Tile(SetpointHours row) =>
-        new(Phrase.Of($"{row.SetpointC:Temperature}"), row.PrintedHours > ADay ? Phrase.Of($"more than {ADay:Hours}") : Phrase.Of($"{row.PrintedHours:Hours}"), Phrase.Empty, "", null);
+        new(Phrase.Of($"{row.SetpointC:Temperature}"), row.PrintedHours > ADay ? Phrase.Of($"more than {ADay:Hours}") : Phrase.Of($"{row.PrintedHours:Hours}"),
+            Phrase.Empty, "", null);
 
     private static Phrase WhenShort(SurveyDesign survey)
     {
         var (before, after) = LimitedPower.Order(survey);
-        string[] order = [.. before.Select(d => d.Device.Name), "set the air conditioner one or two degrees warmer", "the air conditioner", .. after.Select(d => d.Device.Name)];
+        string[] order = [.. before.Select(d => d.Device.Name), "set the air conditioner one or two degrees warmer", "the air conditioner",
+            .. after.Select(d => d.Device.Name)];
         return Phrase.Of($"{string.Join(", then ", order)}. Never: {LimitedPower.NeverShed}.");
     }
 
     private static IEnumerable<SheetLine> Fitted(SourcesDesign sources)
     {
         if (sources.Battery.Fitted)
-            yield return SheetLine.Pair("Battery", Phrase.Of($"{sources.Battery.Blocks} × {sources.Battery.BlockAh:Charge} at {sources.Battery.BankV:Voltage}, {Calls.Name(sources.Battery.Chemistry)}"));
+            yield return SheetLine.Pair("Battery", Phrase.Of(
+                $"{sources.Battery.Blocks} × {sources.Battery.BlockAh:Charge} at {sources.Battery.BankV:Voltage}, {Calls.Name(sources.Battery.Chemistry)}"));
         if (sources.Inverter.Fitted && sources.Battery.Fitted)
             yield return SheetLine.Pair("Inverter", Phrase.Of($"{sources.Inverter.RatedW:ElectricPower}, {Calls.Name(sources.Inverter.Class)}"));
         if (sources.Modules.Count > 0)
             yield return SheetLine.Pair("Modules", Phrase.Of($"{sources.Modules.Count} × {sources.Modules.RatedW:ElectricPower}"));
         if (sources.Generator.Fitted)
-            yield return SheetLine.Pair("Generator", Phrase.Of($"{sources.Generator.RatedW:ElectricPower} rated, {sources.Generator.MaximumW:ElectricPower} at most"));
+            yield return SheetLine.Pair("Generator",
+                Phrase.Of($"{sources.Generator.RatedW:ElectricPower} rated, {sources.Generator.MaximumW:ElectricPower} at most"));
         if (sources.Shore.Fitted)
             yield return SheetLine.Pair("Shore", Phrase.Of($"{sources.Shore.Volts:Voltage}, {sources.Shore.BreakerA:Current}"));
     }

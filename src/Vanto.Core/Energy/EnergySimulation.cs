@@ -47,7 +47,9 @@ public sealed class EnergySimulation
     /// <summary>Runs the electrical side alone on the unit's draw as given by the case, W by step.</summary>
     /// <exception cref="InputException">As with a cabin, or no draw given.</exception>
     public static EnergyResult Run(EnergyCase energyCase) =>
-        energyCase.AirconW is null ? throw new InputException("airconW", "none", "a run without a cabin needs the unit's draw by step") : RunChecked(energyCase, null);
+        energyCase.AirconW is null
+            ? throw new InputException("airconW", "none", "a run without a cabin needs the unit's draw by step")
+            : RunChecked(energyCase, null);
 
     private static EnergyResult RunChecked(EnergyCase energyCase, IEnergyCabin? cabin)
     {
@@ -122,7 +124,8 @@ public sealed class EnergySimulation
         var enabled = c.Enable is null || c.Enable[k];
 
         var irradiance = c.IrradianceWm2[k];
-        var array = irradiance <= 0 ? 0 : Modules.Power(c.Modules.Count, c.Modules.RatedW, irradiance, c.OutdoorC[k] + c.Modules.Ross * irradiance, c.Modules.Gamma, c.Modules.Losses);
+        var array = irradiance <= 0 ? 0 : Modules.Power(c.Modules.Count, c.Modules.RatedW, irradiance, c.OutdoorC[k] + c.Modules.Ross * irradiance,
+            c.Modules.Gamma, c.Modules.Losses);
         _cabin?.Begin(k, _dt);
 
         var pass = _cutOff && sourceLimit == 0 ? 2 : 0;
@@ -158,7 +161,9 @@ public sealed class EnergySimulation
         }
     }
 
-    /// <summary>One pass of a step: 0 all on, 1 without the unit, 2 without any load. False when the sources do not carry it; the last pass always holds.</summary>
+    /// <summary>
+    /// One pass of a step: 0 all on, 1 without the unit, 2 without any load. False when the sources do not carry it; the last pass always holds.
+    /// </summary>
     private bool TryPass(int k, int pass, double set, bool enabled, double sourceLimit, double arrayW)
     {
         var c = _case;
@@ -173,7 +178,8 @@ public sealed class EnergySimulation
         {
             // A PV-assisted unit draws its array's power beside what the source allows.
             var beside = c.Modules.DirectToUnit ? c.Modules.ControllerEfficiency * arrayW : 0;
-            cap = Math.Min(cap, beside + (sourceLimit == 0 ? continuous - now.AcLoadW : c.Assist ? sourceLimit + continuous - now.AcLoadW : sourceLimit - now.AcLoadW));
+            cap = Math.Min(cap,
+                beside + (sourceLimit == 0 ? continuous - now.AcLoadW : c.Assist ? sourceLimit + continuous - now.AcLoadW : sourceLimit - now.AcLoadW));
         }
         if (pass == 2)
             (now.Air, now.SensibleShare, now.CompressorOn) = (default, 1, false);

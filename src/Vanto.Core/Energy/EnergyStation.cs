@@ -31,7 +31,8 @@ public sealed class EnergyStation : Station<EnergyAssessment>
 
     /// <inheritdoc />
     public override IReadOnlyList<Type> Reads =>
-        [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(LoadDesign), typeof(UnitDesign), typeof(EnergyDesign), typeof(StartDesign)];
+        [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(LoadDesign), typeof(UnitDesign), typeof(EnergyDesign),
+            typeof(StartDesign)];
 
     /// <inheritdoc />
     public override IEnumerable<SheetBlock> Sheet(StationInputs job) => EnergySheet.Of(job.Design<SurveyDesign>(), job.Result<EnergyAssessment>());
@@ -48,11 +49,30 @@ public sealed class EnergyStation : Station<EnergyAssessment>
     public override IEnumerable<LedgerEntry> Ledger(StationInputs job)
     {
         var own = job.Result<EnergyAssessment>();
-        yield return new LedgerEntry("night", Name, new Measure(own.HeldHours, QuantityKind.Hours), Phrase.Of($"of {own.WindowHours:Hours}"),
-            own.HasBattery ? Phrase.Of($"lowest charge {own.MinSoc:Fraction}") : Phrase.Of($"no battery"),
-            LedgerEntry.GaugeMark * own.HeldHours / own.WindowHours, LedgerEntry.GaugeMark, true, own.Verdict.State);
-        yield return new LedgerEntry("sun", Name, new Measure(own.SunWh, QuantityKind.Energy), Phrase.Of($"a day"), Phrase.Of($"the day takes {own.NeedWh:Energy}"),
-            LedgerEntry.Gauge(own.SunWh, own.NeedWh), LedgerEntry.GaugeMark, true, StationState.Passed);
+        yield return new LedgerEntry
+        {
+            Id = "night",
+            Station = Name,
+            Value = new Measure(own.HeldHours, QuantityKind.Hours),
+            Note = Phrase.Of($"of {own.WindowHours:Hours}"),
+            Limit = own.HasBattery ? Phrase.Of($"lowest charge {own.MinSoc:Fraction}") : Phrase.Of($"no battery"),
+            Share = LedgerEntry.GaugeMark * own.HeldHours / own.WindowHours,
+            Mark = LedgerEntry.GaugeMark,
+            MoreIsBetter = true,
+            State = own.Verdict.State,
+        };
+        yield return new LedgerEntry
+        {
+            Id = "sun",
+            Station = Name,
+            Value = new Measure(own.SunWh, QuantityKind.Energy),
+            Note = Phrase.Of($"a day"),
+            Limit = Phrase.Of($"the day takes {own.NeedWh:Energy}"),
+            Share = LedgerEntry.Gauge(own.SunWh, own.NeedWh),
+            Mark = LedgerEntry.GaugeMark,
+            MoreIsBetter = true,
+            State = StationState.Passed,
+        };
     }
 
     private const int ThermostatStepS = 60;
@@ -74,12 +94,33 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         var budget = Budget(inputs, result, need);
         var array = ArrayFindings.Of(inputs.Survey, inputs.Unit);
         var owner = hasBattery ? OwnerTable(inputs) : new OwnerRows([], null);
-        var findings = Findings(inputs, result, energyCase, hours, aim, ways.Remedies, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
+        var findings =
+            Findings(inputs, result, energyCase, hours, aim, ways.Remedies, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
         findings.AddRange(RunFindings.NotClosing(new[] { ledger, ways.Open, owner.Open }.FirstOrDefault(l => l is { Closes: false })));
-        return new EnergyAssessment(
-            Say(inputs, aim, result, findings, hasBattery), findings, Figures(inputs, result, aim, need, hasBattery), EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),
-            aim.WindowHours, aim.HeldHours, aim.FailureHour, aim.Cause, result.MinSoc, hours[result.MinSocStep], result.EndSoc, ledger.PvAvailableWh, need, hasBattery, ledger, budget,
-            owner.Rows, result.GeneratorHours, result.FuelLitres, array, SizingDays.Sentence(inputs));
+        return new EnergyAssessment
+        {
+            Verdict = Say(inputs, aim, result, findings, hasBattery),
+            Findings = Finding.Ranked(findings),
+            Figures = Figures(inputs, result, aim, need, hasBattery),
+            Series = EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),
+            WindowHours = aim.WindowHours,
+            HeldHours = aim.HeldHours,
+            FailureHour = aim.FailureHour,
+            FailureCause = aim.Cause,
+            MinSoc = result.MinSoc,
+            MinSocHour = hours[result.MinSocStep],
+            EndSoc = result.EndSoc,
+            SunWh = ledger.PvAvailableWh,
+            NeedWh = need,
+            HasBattery = hasBattery,
+            Ledger = ledger,
+            Budget = budget,
+            Owner = owner.Rows,
+            GeneratorHours = result.GeneratorHours,
+            FuelLitres = result.FuelLitres,
+            Array = array,
+            SizingAim = SizingDays.Sentence(inputs),
+        };
     }
 
     private sealed record Aim(double WindowHours, double HeldHours, double? FailureHour, string Cause, double CabinAtEndC, double WorstC, double LowestSoc)
@@ -111,7 +152,8 @@ public sealed class EnergyStation : Station<EnergyAssessment>
                 }
                 failure ??= hours[k];
                 if (cause.Length == 0)
-                    cause = low ? "the bank reaches its reserve" : result.Mode[k] is RunMode.Standby or RunMode.Blocked or RunMode.Off && result.AirconW[k] < inputs.Unit.RatedPowerW * 0.2
+                    cause = low ? "the bank reaches its reserve"
+                        : result.Mode[k] is RunMode.Standby or RunMode.Blocked or RunMode.Off && result.AirconW[k] < inputs.Unit.RatedPowerW * 0.2
                         ? "the sources cannot carry the unit" : "the unit is at its full power";
             }
             return new Aim(Day.Length(design.From, design.To), Math.Min(held, Day.Length(design.From, design.To)), failure, cause, last, worst, lowest);
@@ -129,34 +171,48 @@ public sealed class EnergyStation : Station<EnergyAssessment>
                     : Phrase.Of($"Holds all {aim.WindowHours:Hours} and keeps {aim.LowestSoc:Fraction} in the bank.")
                 : Phrase.Of($"Holds all {aim.WindowHours:Hours}.");
         var detail = hasBattery
-            ? Phrase.Of($"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.HoldC:Temperature}; the cabin ends at {aim.CabinAtEndC:Temperature}. A day later the bank stands at {result.EndSoc:Fraction}.")
-            : Phrase.Of($"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.HoldC:Temperature}; the warmest it gets is {aim.WorstC:Temperature}.");
+            ? Phrase.Of($"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.HoldC:Temperature}; the cabin ends at "
+                + $"{aim.CabinAtEndC:Temperature}. A day later the bank stands at {result.EndSoc:Fraction}.")
+            : Phrase.Of(
+                $"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.HoldC:Temperature}; the warmest it gets is {aim.WorstC:Temperature}.");
         return new Verdict(Verdict.Worst(findings), headline, detail);
     }
 
-    private static IEnumerable<Finding> Findings(EnergyInputs inputs, EnergyResult result, EnergyCase energyCase, double[] hours, Aim aim, IReadOnlyList<Remedy> ways, BudgetComparison budget, bool hasBattery)
+    private static IEnumerable<Finding> Findings(EnergyInputs inputs, EnergyResult result, EnergyCase energyCase, double[] hours, Aim aim,
+        IReadOnlyList<Remedy> ways, BudgetComparison budget, bool hasBattery)
     {
         if (aim.Failed)
-            yield return Finding.Of(FindingCode.EnergyAim, aim.HeldHours < 0.5 * aim.WindowHours ? Severity.Stop : Severity.Caution, Phrase.Of($"Held {aim.HeldHours:Hours} of {aim.WindowHours:Hours}: {aim.Cause} at {aim.FailureHour ?? 0:HourOfDay}."), ways);
+            yield return Finding.Of(FindingCode.EnergyAim, aim.HeldHours < 0.5 * aim.WindowHours ? Severity.Stop : Severity.Caution,
+                Phrase.Of($"Held {aim.HeldHours:Hours} of {aim.WindowHours:Hours}: {aim.Cause} at {aim.FailureHour ?? 0:HourOfDay}."), ways);
         else if (hasBattery && aim.LowestSoc < inputs.ReserveSoc + 0.05)
-            yield return Finding.Of(FindingCode.EnergyNearReserve, Severity.Caution, $"The bank falls to {aim.LowestSoc:Fraction}, close to the reserve of {inputs.ReserveSoc:Fraction}.");
+            yield return Finding.Of(FindingCode.EnergyNearReserve, Severity.Caution,
+                $"The bank falls to {aim.LowestSoc:Fraction}, close to the reserve of {inputs.ReserveSoc:Fraction}.");
         if (hasBattery && RunFindings.Dark(result.CutOffHour) is { } dark)
             yield return dark;
         if (hasBattery && result.EndSoc < inputs.Energy.StartSoc - 0.05)
-            yield return Finding.Of(FindingCode.EnergySinks, Severity.Caution, $"The day ends with {result.EndSoc:Fraction} in the bank where it began with {inputs.Energy.StartSoc:Fraction}: each day starts lower.");
+            yield return Finding.Of(FindingCode.EnergySinks, Severity.Caution,
+                $"The day ends with {result.EndSoc:Fraction} in the bank where it began with {inputs.Energy.StartSoc:Fraction}: each day starts lower.");
         if (result.Ledger.CurtailedWh > 0.2 * result.Ledger.PvAvailableWh && result.Ledger.PvAvailableWh > 0)
-            yield return Finding.Of(FindingCode.EnergyCurtailed, Severity.Note, $"{result.Ledger.CurtailedWh:Energy} of the sun find no taker: cool more by day, or fit fewer modules.");
+            yield return Finding.Of(FindingCode.EnergyCurtailed, Severity.Note,
+                $"{result.Ledger.CurtailedWh:Energy} of the sun find no taker: cool more by day, or fit fewer modules.");
         if (Math.Abs(budget.HandWh / budget.SimulatedWh - 1) > 0.25)
-            yield return Finding.Of(FindingCode.BudgetDisagrees, budget.HandWh < budget.SimulatedWh ? Severity.Caution : Severity.Note, $"By hand one would budget {budget.HandWh:Energy}, the simulation finds {budget.SimulatedWh:Energy}: the duty is {budget.FoundDuty:Fraction}, not {budget.GuessedDuty:Fraction}.");
+            yield return Finding.Of(FindingCode.BudgetDisagrees, budget.HandWh < budget.SimulatedWh ? Severity.Caution : Severity.Note,
+                $"By hand one would budget {budget.HandWh:Energy}, the simulation finds {budget.SimulatedWh:Energy}: the duty is "
+                    + $"{budget.FoundDuty:Fraction}, not {budget.GuessedDuty:Fraction}.");
         if (inputs.Survey.Sources.Alternator is { RatedA: { } rated } alternator
-            && OtherSources.JudgeHot(OtherSources.DcDc(rated, OtherSources.CruiseShare, alternator.VehicleA, alternator.LimitA, inputs.Survey.Sources.Battery.BankV)) is { } hot)
+            && OtherSources.JudgeHot(
+                OtherSources.DcDc(rated, OtherSources.CruiseShare, alternator.VehicleA, alternator.LimitA, inputs.Survey.Sources.Battery.BankV)) is { } hot)
             yield return hot;
         if (RunFindings.Generator(result.GeneratorHours, result.FuelLitres) is { } generator)
             yield return generator;
         if (result.GeneratorLowLoadHours > 1)
-            yield return Finding.Of(FindingCode.GenLowLoad, Severity.Note, $"For {result.GeneratorLowLoadHours:Hours} the diesel runs below 30 % of its rating: it soots up. Give it more to do at a time, or a smaller set.");
+            yield return Finding.Of(FindingCode.GenLowLoad, Severity.Note,
+                $"For {result.GeneratorLowLoadHours:Hours} the diesel runs below 30 % of its rating: it soots up. Give it more to do at a time, or a "
+                    + $"smaller set.");
         if (result.CompressorHours > 0 && result.CompressorStarts / (hours.Length * energyCase.StepS / 3600) > MostStartsAnHour)
-            yield return Finding.Of(FindingCode.UnitShortCycling, Severity.Caution, $"The compressor starts {result.CompressorStarts} times in the day: oil and windings suffer. A smaller or an inverter-driven unit, or a wider thermostat.");
+            yield return Finding.Of(FindingCode.UnitShortCycling, Severity.Caution,
+                $"The compressor starts {result.CompressorStarts} times in the day: oil and windings suffer. A smaller or an inverter-driven unit, or a "
+                    + $"wider thermostat.");
         if (inputs.Survey.Sources.Battery is { Fitted: true, Chemistry: Chemistry.Agm or Chemistry.Flooded } && result.MinSoc < 0.5)
             yield return Finding.Of(FindingCode.BatteryDeep, Severity.Caution, $"A lead bank taken to {result.MinSoc:Fraction} every night ages fast.");
     }
@@ -178,13 +234,15 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         if (!survey.Windows.All(SurveyEdits.IsCovered))
             tries.Add((Phrase.Of($"covers in every window"), DesignEdit.Of(survey, s => s.Covered())));
         if (inputs.Energy.HoldC + 1 <= EnergyDesign.WarmestC)
-            tries.Add((Phrase.Of($"{1.0:TemperatureDifference} warmer, {inputs.Energy.HoldC + 1:Temperature}"), DesignEdit.Of(inputs.Energy, e => e with { HoldC = e.HoldC + 1 })));
+            tries.Add((Phrase.Of($"{1.0:TemperatureDifference} warmer, {inputs.Energy.HoldC + 1:Temperature}"),
+                DesignEdit.Of(inputs.Energy, e => e with { HoldC = e.HoldC + 1 })));
         if (modules.Count is > 0 and <= ModulesDesign.Most - 2)
             tries.Add((Phrase.Of($"two modules more"), DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = m.Count + 2 }))));
         var held = new (double Hours, EnergyLedger Ledger)[tries.Count];
         Parallel.For(0, tries.Count, i => held[i] = Held(With(inputs, tries[i].Edit)));
         return new Ways(
-            [.. tries.Zip(held, (t, h) => (t, Gain: h.Hours - before.HeldHours)).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3).Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Edit))],
+            [.. tries.Zip(held, (t, h) => (t, Gain: h.Hours - before.HeldHours)).Where(x => x.Gain > 0.05).OrderByDescending(x => x.Gain).Take(3)
+                .Select(x => new Remedy(x.t.Words, Phrase.Of($"+{x.Gain:Hours}"), x.t.Edit))],
             held.Select(h => h.Ledger).FirstOrDefault(l => !l.Closes));
     }
 
@@ -192,7 +250,12 @@ public sealed class EnergyStation : Station<EnergyAssessment>
     private static EnergyInputs With(EnergyInputs inputs, DesignEdit edit)
     {
         var survey = edit.Apply(inputs.Survey);
-        return inputs with { Survey = survey, Energy = edit.Apply(inputs.Energy), Day = ReferenceEquals(survey.Windows, inputs.Survey.Windows) ? inputs.Day : null };
+        return inputs with
+        {
+            Survey = survey,
+            Energy = edit.Apply(inputs.Energy),
+            Day = ReferenceEquals(survey.Windows, inputs.Survey.Windows) ? inputs.Day : null
+        };
     }
 
     /// <summary>A single-speed unit is followed minute by minute, as its thermostat switches it.</summary>
@@ -208,19 +271,22 @@ public sealed class EnergyStation : Station<EnergyAssessment>
     {
         var sources = inputs.Survey.Sources;
         var unit = inputs.Unit;
-        double Devices(DeviceSupply supply) => inputs.Survey.Devices.Where(d => d.Supply == supply).Sum(d => d.PowerW * (d.From == d.To ? 24 : Day.Length(d.From, d.To)));
+        double Devices(DeviceSupply supply) =>
+            inputs.Survey.Devices.Where(d => d.Supply == supply).Sum(d => d.PowerW * (d.From == d.To ? 24 : Day.Length(d.From, d.To)));
         var withInverter = !unit.IsDc && sources.Inverter.Fitted && sources.Battery.Fitted;
         var bank = SourceBuilder.Bank(sources.Battery);
         var perBlock = sources.Battery.Chemistry is Chemistry.Lfp or Chemistry.Nmc ? 12.8 / 12 : 1;
         var idle = withInverter ? SourceBuilder.Inverter(sources.Inverter).IdleW : 0;
         var ac = Devices(DeviceSupply.Ac);
         var dc = Devices(DeviceSupply.Dc);
-        var hand = HandBudget.Of(unit.RatedPowerW, 24, inputs.Energy.HandDuty, ac, dc, withInverter ? 0.90 : 0, idle, bank.NominalVoltage * perBlock, bank.Cell.UsableDepth);
+        var hand = HandBudget.Of(unit.RatedPowerW, 24, inputs.Energy.HandDuty, ac, dc, withInverter ? 0.90 : 0, idle, bank.NominalVoltage * perBlock,
+            bank.Cell.UsableDepth);
         var lines = new List<BudgetLine>
         {
             new("unit", FormattableString.Invariant($"{unit.RatedPowerW:0} W × 24 h × {inputs.Energy.HandDuty:0%}"), hand.AirconWh),
             new("devices behind the inverter", FormattableString.Invariant($"{ac:0} Wh"), ac),
-            new("inverter", withInverter ? FormattableString.Invariant($"(unit + devices)/0.90 + {idle:0} W × 24 h") : "none", hand.DcWh - hand.AirconWh - (withInverter ? ac : 0) - dc),
+            new("inverter", withInverter ? FormattableString.Invariant($"(unit + devices)/0.90 + {idle:0} W × 24 h") : "none",
+                hand.DcWh - hand.AirconWh - (withInverter ? ac : 0) - dc),
             new("devices on the battery", FormattableString.Invariant($"{dc:0} Wh"), dc),
         };
         return new BudgetComparison(lines, hand.DcWh, simulatedWh, hand.BankAh, inputs.Energy.HandDuty, result.DutyAgainstRated);
@@ -238,11 +304,13 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         {
             var (result, energyCase, hours) = run.Run(OwnerSetpointsC[i]);
             ledgers[i] = result.Ledger;
-            var inWindow = Enumerable.Range(0, hours.Length).Where(k => Day.Within(hours[k], design.From, design.To) && result.Mode[k] != RunMode.Standby).ToList();
+            var inWindow =
+                Enumerable.Range(0, hours.Length).Where(k => Day.Within(hours[k], design.From, design.To) && result.Mode[k] != RunMode.Standby).ToList();
             var unit = inWindow.Count == 0 ? 0 : inWindow.Average(k => result.AirconW[k]);
             var others = inWindow.Count == 0 ? 0 : inWindow.Average(k => energyCase.AcLoadW[k] + energyCase.DcLoadW[k]);
             var throughInverter = energyCase.Inverter is not null;
-            var lasting = HoursOnBattery.Of(energy, 1, 1, inputs.ReserveSoc, throughInverter && !inputs.Unit.IsDc ? 0.92 : 1, energyCase.Inverter?.Model.IdleW ?? 0, unit, Math.Max(1, others));
+            var lasting = HoursOnBattery.Of(energy, 1, 1, inputs.ReserveSoc, throughInverter && !inputs.Unit.IsDc ? 0.92 : 1,
+                energyCase.Inverter?.Model.IdleW ?? 0, unit, Math.Max(1, others));
             rows[i] = new SetpointHours(OwnerSetpointsC[i], unit, lasting, HoursOnBattery.Printed(lasting));
         });
         return new OwnerRows(rows, ledgers.FirstOrDefault(l => !l.Closes));
@@ -257,22 +325,26 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             .Given("E_dc", "devices on the battery", ledger.DcLoadWh, "Wh", Citations.Arithmetic)
             .Given("E_ac", "devices on the inverter", ledger.AcLoadWh, "Wh", Citations.Arithmetic)
             .Given("E_inv", "inverter losses", ledger.InverterLossWh, "Wh", Citations.InverterLoss)
-            .Step("E", "sum", $"{ledger.AirconWh:0} + {ledger.DcLoadWh:0} + {ledger.AcLoadWh:0} + {ledger.InverterLossWh:0}", need, "Wh", Citations.EnergyBalance).Done();
+            .Step("E", "sum", $"{ledger.AirconWh:0} + {ledger.DcLoadWh:0} + {ledger.AcLoadWh:0} + {ledger.InverterLossWh:0}", need, "Wh",
+                Citations.EnergyBalance).Done();
         var figures = new List<Figure>
         {
             new("Hours held", aim.HeldHours, QuantityKind.Hours, Working.Start()
                 .Given("window", "hours asked", aim.WindowHours, "h", Citations.EnergyBalance)
-                .Step("h", "steps with cabin ≤ set-point + 0.5 K and charge above the reserve", $"reserve {inputs.ReserveSoc:0%}", aim.HeldHours, "h", Citations.EnergyBalance).Done()),
+                .Step("h", "steps with cabin ≤ set-point + 0.5 K and charge above the reserve", $"reserve {inputs.ReserveSoc:0%}", aim.HeldHours, "h",
+                    Citations.EnergyBalance).Done()),
             new("The day takes", need, QuantityKind.Energy, balance),
             new("The sun gives", ledger.PvAvailableWh, QuantityKind.Energy, Working.Start()
-                .Step("P", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{sources.Modules.Count} × {sources.Modules.RatedW} W, f {Modules.TypicalLosses}", ledger.PvAvailableWh, "Wh/day", Citations.Modules)
+                .Step("P", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{sources.Modules.Count} × {sources.Modules.RatedW} W, f {Modules.TypicalLosses}",
+                    ledger.PvAvailableWh, "Wh/day", Citations.Modules)
                 .Given("T_c", "T_a + k·G, k", sources.Modules.CellRise(inputs.Survey.Place.WindMs), "K·m²/W", Citations.CellTemperature).Done()),
         };
         if (hasBattery)
         {
             var bank = SourceBuilder.Bank(sources.Battery);
             figures.Add(new Figure("Lowest charge", result.MinSoc, QuantityKind.Fraction, Working.Start()
-                .Step("Q", "Ah·f_T·age", $"{bank.AmpHours:0} Ah at {bank.TemperatureC} °C, {sources.Battery.CapacityLeft:0%} left", bank.CapacityAh, "Ah", Citations.Battery)
+                .Step("Q", "Ah·f_T·age", $"{bank.AmpHours:0} Ah at {bank.TemperatureC} °C, {sources.Battery.CapacityLeft:0%} left", bank.CapacityAh, "Ah",
+                    Citations.Battery)
                 .Step("E", "∫OCV dQ", $"{bank.Cells} cells", (bank.StoredJ(1) - bank.StoredJ(0)) / 3600, "Wh", Citations.Battery)
                 .Step("s_min", "lowest of the run", $"start {inputs.Energy.StartSoc:0%}", result.MinSoc, "", Citations.EnergyBalance).Done()));
         }

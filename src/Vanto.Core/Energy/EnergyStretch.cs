@@ -8,15 +8,42 @@ namespace Vanto.Core.Energy;
 public sealed record RemarkableWeek(string Words, int Month, int Day, double MeanC, double SunKWhM2);
 
 /// <summary>A stretch of weather run in time.</summary>
-/// <param name="Weather">What weather it was.</param>
-/// <param name="Series">Hours since midnight before the first day.</param>
-/// <param name="WindowHours">Hours of the aim's window in it.</param>
-/// <param name="HeldHours">Of them held, with the charge above the reserve.</param>
-/// <param name="Findings">What fails first and when.</param>
-/// <param name="Weeks">Weeks of the same weather worth a look.</param>
-public sealed record EnergyStretchResult(
-    string Weather, EnergySeries Series, double WindowHours, double HeldHours, double MinSoc, double EndSoc, double AirconWh, double SunWh, double UnusedWh, double GeneratorHours, double FuelLitres,
-    EnergyLedger Ledger, IReadOnlyList<Finding> Findings, IReadOnlyList<RemarkableWeek> Weeks);
+public sealed record EnergyStretchResult
+{
+    /// <summary>What weather it was.</summary>
+    public required string Weather { get; init; }
+
+    /// <summary>Hours since midnight before the first day.</summary>
+    public required EnergySeries Series { get; init; }
+
+    /// <summary>Hours of the aim's window in it.</summary>
+    public required double WindowHours { get; init; }
+
+    /// <summary>Of them held, with the charge above the reserve.</summary>
+    public required double HeldHours { get; init; }
+
+    public required double MinSoc { get; init; }
+
+    public required double EndSoc { get; init; }
+
+    public required double AirconWh { get; init; }
+
+    public required double SunWh { get; init; }
+
+    public required double UnusedWh { get; init; }
+
+    public required double GeneratorHours { get; init; }
+
+    public required double FuelLitres { get; init; }
+
+    public required EnergyLedger Ledger { get; init; }
+
+    /// <summary>What fails first and when.</summary>
+    public required IReadOnlyList<Finding> Findings { get; init; }
+
+    /// <summary>Weeks of the same weather worth a look.</summary>
+    public required IReadOnlyList<RemarkableWeek> Weeks { get; init; }
+}
 
 /// <summary>Runs a rig and its sources through a night, a week or a month of its weather, in steps of 1 to 15 minutes; beside the assessment.</summary>
 public static class EnergyStretch
@@ -25,7 +52,8 @@ public static class EnergyStretch
     /// <summary>Days of a week looked at.</summary>
     public const int WeekDays = 7;
     private static readonly int[] StepMinutes = [1, 2, 3, 5, 15];
-    private static readonly string[] Months = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
+    private static readonly string[] Months =
+        ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
 
     /// <summary>Runs it.</summary>
     /// <exception cref="InputException">A day that the calendar or the weather does not have, or a step that does not divide the hour's quarters.</exception>
@@ -35,7 +63,8 @@ public static class EnergyStretch
         if (!StepMinutes.Contains(ask.StepMinutes))
             throw new InputException("energy.stretch.stepMinutes", $"{ask.StepMinutes} min", "a step is 1, 2, 3, 5 or 15 minutes");
         if (ask.Day > DateTime.DaysInMonth(WeatherYear.CalendarYear, ask.Month))
-            throw new InputException("energy.stretch.day", $"{ask.Day}", $"{Months[ask.Month - 1]} has {DateTime.DaysInMonth(WeatherYear.CalendarYear, ask.Month)} days");
+            throw new InputException("energy.stretch.day", $"{ask.Day}",
+                $"{Months[ask.Month - 1]} has {DateTime.DaysInMonth(WeatherYear.CalendarYear, ask.Month)} days");
         var stepS = ask.StepMinutes * 60;
         var first = new DateOnly(WeatherYear.CalendarYear, ask.Month, ask.Day);
         // The run begins at the hour the day begins, so its last day reaches into the next.
@@ -46,9 +75,23 @@ public static class EnergyStretch
         double[] hours = [.. Enumerable.Range(0, clock.Length).Select(k => begins + (k + 0.5) * stepS / 3600)];
         var (window, held, failure) = Judge(result, energyCase, clock, inputs);
         var ledger = result.Ledger;
-        return new EnergyStretchResult(
-            called, EnergySeries.Of(result, energyCase, hours, 1 + (hours.Length - 1) / MostPoints), window, held, result.MinSoc, result.EndSoc, ledger.AirconWh, ledger.PvAvailableWh, ledger.CurtailedWh, result.GeneratorHours,
-            result.FuelLitres, ledger, [.. Findings(inputs, first, result, hours, failure).Concat(RunFindings.NotClosing(ledger)).OrderByDescending(f => f.Level)], Remarkable(weather));
+        return new EnergyStretchResult
+        {
+            Weather = called,
+            Series = EnergySeries.Of(result, energyCase, hours, 1 + (hours.Length - 1) / MostPoints),
+            WindowHours = window,
+            HeldHours = held,
+            MinSoc = result.MinSoc,
+            EndSoc = result.EndSoc,
+            AirconWh = ledger.AirconWh,
+            SunWh = ledger.PvAvailableWh,
+            UnusedWh = ledger.CurtailedWh,
+            GeneratorHours = result.GeneratorHours,
+            FuelLitres = result.FuelLitres,
+            Ledger = ledger,
+            Findings = [.. Findings(inputs, first, result, hours, failure).Concat(RunFindings.NotClosing(ledger)).OrderByDescending(f => f.Level)],
+            Weeks = Remarkable(weather),
+        };
     }
 
     /// <summary>The hottest week, the cloudiest of the warmest quarter of all, and the coldest.</summary>
@@ -61,7 +104,8 @@ public static class EnergyStretch
         {
             var date = new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays((weather.FirstDay - 1 + d) % 365);
             var (from, count) = (d * 24, WeekDays * 24);
-            return new RemarkableWeek("", date.Month, date.Day, weather.AirC.AsSpan(from, count).ToArray().Average(), weather.GlobalWm2.AsSpan(from, count).ToArray().Sum() / 1000);
+            return new RemarkableWeek("", date.Month, date.Day, weather.AirC.AsSpan(from, count).ToArray().Average(),
+                weather.GlobalWm2.AsSpan(from, count).ToArray().Sum() / 1000);
         }).ToList();
         var warm = weeks.OrderByDescending(w => w.MeanC).Take(Math.Max(1, weeks.Count / 4));
         return
@@ -73,7 +117,8 @@ public static class EnergyStretch
     }
 
     /// <summary>Hours of the window, of them held, and the first step that is not with its cause.</summary>
-    private static (double Window, double Held, (int Step, bool Low)? Failure) Judge(EnergyResult result, EnergyCase energyCase, double[] clock, EnergyInputs inputs)
+    private static (double Window, double Held, (int Step, bool Low)? Failure) Judge(EnergyResult result, EnergyCase energyCase, double[] clock,
+        EnergyInputs inputs)
     {
         var step = energyCase.StepS / 3600;
         double asked = 0, held = 0;
@@ -103,11 +148,16 @@ public static class EnergyStretch
         if (inputs.Survey.Sources.Battery.Fitted && result.CutOffHour is { } dark)
             yield return Finding.Of(FindingCode.EnergyStretchDark, Severity.Stop, $"Everything goes dark on {When(inputs.Energy.StartHour + dark)}.");
         if (failure is { } fails)
-            yield return Finding.Of(FindingCode.EnergyStretchFails, Severity.Caution,
-                $"First it fails on {When(hours[fails.Step])}: {(fails.Low ? Phrase.Of($"the bank is at its reserve of {inputs.ReserveSoc:Fraction}") : Phrase.Of($"the cabin is at {result.AirC[fails.Step]:Temperature}"))}.");
+        {
+            var why = fails.Low
+                ? Phrase.Of($"the bank is at its reserve of {inputs.ReserveSoc:Fraction}")
+                : Phrase.Of($"the cabin is at {result.AirC[fails.Step]:Temperature}");
+            yield return Finding.Of(FindingCode.EnergyStretchFails, Severity.Caution, $"First it fails on {When(hours[fails.Step])}: {why}.");
+        }
         if (RunFindings.Generator(result.GeneratorHours, result.FuelLitres) is { } generator)
             yield return generator;
         if (inputs.Unit.SingleSpeed && inputs.Energy.Stretch.StepMinutes > 2)
-            yield return Finding.Of(FindingCode.EnergyStretchMean, Severity.Note, $"In steps this long a single-speed unit is taken at its mean; at 1 or 2 minutes it switches as its thermostat does.");
+            yield return Finding.Of(FindingCode.EnergyStretchMean, Severity.Note,
+                $"In steps this long a single-speed unit is taken at its mean; at 1 or 2 minutes it switches as its thermostat does.");
     }
 }

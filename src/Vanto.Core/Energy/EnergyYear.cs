@@ -6,14 +6,48 @@ using Vanto.Core.Unit;
 namespace Vanto.Core.Energy;
 
 /// <summary>One week of a year: lowest charge, hours in the window too warm, hours without the unit for want of energy, kWh, generator hours.</summary>
-public sealed record EnergyWeek(int Number, double MinSoc, double WarmHours, double WithoutUnitHours, double AirconKWh, double SunKWh, double UnusedKWh, double OtherSourcesKWh, double GeneratorHours);
+public sealed record EnergyWeek
+{
+    public required int Number { get; init; }
+    public required double MinSoc { get; init; }
+    public required double WarmHours { get; init; }
+    public required double WithoutUnitHours { get; init; }
+    public required double AirconKWh { get; init; }
+    public required double SunKWh { get; init; }
+    public required double UnusedKWh { get; init; }
+    public required double OtherSourcesKWh { get; init; }
+    public required double GeneratorHours { get; init; }
+}
 
 /// <summary>A year of the rig with its sources.</summary>
-/// <param name="Weather">What weather it was.</param>
-/// <param name="Weeks">52 weeks and a day.</param>
-/// <param name="Cycles">Discharged charge over the bank's own.</param>
-/// <param name="Findings">What fails first and when.</param>
-public sealed record EnergyYearResult(string Weather, IReadOnlyList<EnergyWeek> Weeks, double AirconKWh, double SunKWh, double UnusedKWh, double GeneratorHours, double FuelLitres, double WarmHours, double Cycles, EnergyLedger Ledger, IReadOnlyList<Finding> Findings);
+public sealed record EnergyYearResult
+{
+    /// <summary>What weather it was.</summary>
+    public required string Weather { get; init; }
+
+    /// <summary>52 weeks and a day.</summary>
+    public required IReadOnlyList<EnergyWeek> Weeks { get; init; }
+
+    public required double AirconKWh { get; init; }
+
+    public required double SunKWh { get; init; }
+
+    public required double UnusedKWh { get; init; }
+
+    public required double GeneratorHours { get; init; }
+
+    public required double FuelLitres { get; init; }
+
+    public required double WarmHours { get; init; }
+
+    /// <summary>Discharged charge over the bank's own.</summary>
+    public required double Cycles { get; init; }
+
+    public required EnergyLedger Ledger { get; init; }
+
+    /// <summary>What fails first and when.</summary>
+    public required IReadOnlyList<Finding> Findings { get; init; }
+}
 
 /// <summary>Runs a rig and its sources through hourly weather, cabin and electrical side together; long work beside the assessment.</summary>
 public static class EnergyYear
@@ -32,8 +66,20 @@ public static class EnergyYear
         var weeks = Enumerable.Range(0, (hours.Length + StepsAWeek - 1) / StepsAWeek).Select(w => Week(w, result, energyCase, hours, inputs)).ToList();
         var cycles = result.BatteryW.Where(p => p < 0).Sum(p => -p) * StepS / 3600 / ((energyCase.Bank.StoredJ(1) - energyCase.Bank.StoredJ(0)) / 3600);
         var ledger = result.Ledger;
-        return new EnergyYearResult(called, weeks, ledger.AirconWh / 1000, ledger.PvAvailableWh / 1000, ledger.CurtailedWh / 1000, result.GeneratorHours, result.FuelLitres, weeks.Sum(w => w.WarmHours),
-            inputs.Survey.Sources.Battery.Fitted ? cycles : 0, ledger, [.. Findings(inputs, weeks, result, hours).Concat(RunFindings.NotClosing(ledger)).OrderByDescending(f => f.Level)]);
+        return new EnergyYearResult
+        {
+            Weather = called,
+            Weeks = weeks,
+            AirconKWh = ledger.AirconWh / 1000,
+            SunKWh = ledger.PvAvailableWh / 1000,
+            UnusedKWh = ledger.CurtailedWh / 1000,
+            GeneratorHours = result.GeneratorHours,
+            FuelLitres = result.FuelLitres,
+            WarmHours = weeks.Sum(w => w.WarmHours),
+            Cycles = inputs.Survey.Sources.Battery.Fitted ? cycles : 0,
+            Ledger = ledger,
+            Findings = [.. Findings(inputs, weeks, result, hours).Concat(RunFindings.NotClosing(ledger)).OrderByDescending(f => f.Level)],
+        };
     }
 
     private static EnergyWeek Week(int week, EnergyResult result, EnergyCase energyCase, double[] hours, EnergyInputs inputs)
@@ -52,7 +98,18 @@ public static class EnergyYear
             other += result.SourceW[k] * step / 1000;
             generator += energyCase.Generator is not null && result.SourceW[k] > (energyCase.AlternatorW?[k] ?? 0) + 1 ? step : 0;
         }
-        return new EnergyWeek(week + 1, minSoc, warm, without, aircon, sun, sun - used / energyCase.Modules.ControllerEfficiency, other, generator);
+        return new EnergyWeek
+        {
+            Number = week + 1,
+            MinSoc = minSoc,
+            WarmHours = warm,
+            WithoutUnitHours = without,
+            AirconKWh = aircon,
+            SunKWh = sun,
+            UnusedKWh = sun - used / energyCase.Modules.ControllerEfficiency,
+            OtherSourcesKWh = other,
+            GeneratorHours = generator,
+        };
     }
 
     private static IEnumerable<Finding> Findings(EnergyInputs inputs, List<EnergyWeek> weeks, EnergyResult result, double[] hours)
@@ -60,12 +117,14 @@ public static class EnergyYear
         var battery = inputs.Survey.Sources.Battery.Fitted;
         var low = weeks.FirstOrDefault(w => battery && w.MinSoc < inputs.ReserveSoc);
         if (low is not null)
-            yield return Finding.Of(FindingCode.EnergyYearReserve, Severity.Caution, $"The bank falls below its reserve first in week {low.Number}, in {weeks.Count(w => w.MinSoc < inputs.ReserveSoc)} of {weeks.Count} weeks.");
+            yield return Finding.Of(FindingCode.EnergyYearReserve, Severity.Caution,
+                $"The bank falls below its reserve first in week {low.Number}, in {weeks.Count(w => w.MinSoc < inputs.ReserveSoc)} of {weeks.Count} weeks.");
         if (result.CutOffHour is { } dark && battery)
             yield return Finding.Of(FindingCode.EnergyYearDark, Severity.Stop, $"Everything goes dark on day {(int)(dark / 24) + 1} of the year.");
         var warm = weeks.MaxBy(w => w.WarmHours)!;
         if (warm.WarmHours > 0)
-            yield return Finding.Of(FindingCode.EnergyYearWarm, Severity.Note, $"Week {warm.Number} is the hardest: {warm.WarmHours:Hours} of the window are too warm.");
+            yield return Finding.Of(FindingCode.EnergyYearWarm, Severity.Note,
+                $"Week {warm.Number} is the hardest: {warm.WarmHours:Hours} of the window are too warm.");
         if (battery && result.Soc[^1] < result.Soc[Math.Min(hours.Length - 1, StepsAWeek)] - 0.2)
             yield return Finding.Of(FindingCode.EnergyYearSinks, Severity.Note, $"The year ends with {result.Soc[^1]:Fraction} in the bank.");
     }

@@ -16,7 +16,8 @@ public static class HandBudget
     /// <param name="idleW">Inverter's idle draw, all hours.</param>
     /// <param name="nominalV">12.8, 25.6, 51.2 for lithium; 12, 24, 48 for lead.</param>
     /// <param name="depth">Usable depth.</param>
-    public static HandBudgetResult Of(double plateW, double hours, double duty, double otherAcWh, double dcWh, double inverterEfficiency, double idleW, double nominalV, double depth)
+    public static HandBudgetResult Of(double plateW, double hours, double duty, double otherAcWh, double dcWh, double inverterEfficiency, double idleW,
+        double nominalV, double depth)
     {
         var aircon = plateW * hours * duty;
         var energy = inverterEfficiency <= 0 ? aircon + dcWh : (aircon + otherAcWh) / inverterEfficiency + idleW * hours + dcWh;

@@ -4,7 +4,8 @@ namespace Vanto.Core.Energy;
 public static class HoursOnBattery
 {
     /// <summary>Hours from one state of charge to another.</summary>
-    public static double Of(double energyWh, double health, double socStart, double socFloor, double inverterEfficiency, double standbyW, double unitW, double otherW) =>
+    public static double Of(double energyWh, double health, double socStart, double socFloor, double inverterEfficiency, double standbyW, double unitW,
+        double otherW) =>
         energyWh * health * (socStart - socFloor) / ((unitW + otherW) / inverterEfficiency + standbyW);
 
     /// <summary>Rounded down as printed: quarter hours to 2 h, half hours to 10 h, whole hours beyond.</summary>

@@ -80,7 +80,8 @@ public sealed class KitEquipment
     public bool NoneStarts => _starts.Skip(1).All(s => !s);
 
     /// <summary>A bank of so many blocks.</summary>
-    public BatteryDesign Bank(int blocks, bool aged) => _sources.Battery with { Blocks = blocks, CapacityLeft = aged ? Math.Min(_sources.Battery.CapacityLeft, AgedCapacity) : _sources.Battery.CapacityLeft };
+    public BatteryDesign Bank(int blocks, bool aged) =>
+        _sources.Battery with { Blocks = blocks, CapacityLeft = aged ? Math.Min(_sources.Battery.CapacityLeft, AgedCapacity) : _sources.Battery.CapacityLeft };
 
     /// <summary>A demand with the inverter chosen.</summary>
     public EnergyCase WithInverter(EnergyCase demand) => Inverter is { } chosen
@@ -94,14 +95,19 @@ public sealed class KitEquipment
             return demand;
         return generator is null
             ? demand with { Generator = null }
-            : demand with { Generator = new EnergyGenerator(generator.RatedW, generator.RatedW * Derate, _sources.Generator.Fuel, generator.StartSoc, generator.StopSoc), ChargerAcMaxW = generator.ChargerW };
+            : demand with
+            {
+                Generator = new EnergyGenerator(generator.RatedW, generator.RatedW * Derate, _sources.Generator.Fuel, generator.StartSoc, generator.StopSoc),
+                ChargerAcMaxW = generator.ChargerW
+            };
     }
 
     /// <summary>The kit with its cost and weight.</summary>
     public KitPoint Point(double hold, KitSize size, GeneratorChoice? generator, double generatorHours) => new(
         hold, size.Batteries, size.Modules,
         size.Batteries * _sources.Battery.Series * _sizing.BatteryCost + size.Modules * _sizing.ModuleCost + (Inverter?.Cost ?? 0) + (generator?.Cost ?? 0),
-        CellData.Of(_sources.Battery.Chemistry).KgPerKWh * (_sources.Battery with { Blocks = size.Batteries }).BankKWh + size.Modules * _sources.Modules.RatedW * Modules.KgPerW + (generator?.MassKg ?? 0),
+        CellData.Of(_sources.Battery.Chemistry).KgPerKWh * (_sources.Battery with { Blocks = size.Batteries }).BankKWh
+            + size.Modules * _sources.Modules.RatedW * Modules.KgPerW + (generator?.MassKg ?? 0),
         generator?.RatedW ?? 0, generatorHours);
 
     /// <summary>What adopting a kit does to the design.</summary>
@@ -162,11 +168,13 @@ public sealed class KitEquipment
         return SourceSteps.Of(kind)
             .Where(step => step.RatedW * Derate >= peakW && StartsOnGenerator(step))
             .SelectMany(step => Rules.Where(r => r.Start > _inputs.ReserveSoc)
-                .Select(r => new GeneratorChoice(step.RatedW, step.MaximumW, ChargerShare * step.RatedW, r.Start, r.Stop, step.RatedW / 1000 * _sizing.GeneratorCost, step.RatedW * GeneratorKgPerW)));
+                .Select(r => new GeneratorChoice(step.RatedW, step.MaximumW, ChargerShare * step.RatedW, r.Start, r.Stop,
+                    step.RatedW / 1000 * _sizing.GeneratorCost, step.RatedW * GeneratorKgPerW)));
     }
 
     private bool StartsOnGenerator(SourceStep generator) => _unit.IsDc || Carries(
-        _sources with { Generator = _sources.Generator with { Fitted = true, RatedW = generator.RatedW, MaximumW = generator.MaximumW, OutputV = OutputV } }, _start with { On = SourceChoice.Generator }, Inverter);
+        _sources with { Generator = _sources.Generator with { Fitted = true, RatedW = generator.RatedW, MaximumW = generator.MaximumW, OutputV = OutputV } },
+        _start with { On = SourceChoice.Generator }, Inverter);
 
     private bool StartsOnBank(int blocks, InverterChoice? inverter)
     {
@@ -186,7 +194,8 @@ public sealed class KitEquipment
         };
         try
         {
-            return StartStation.Outcome(_inputs.Survey with { Sources = sources }, helped, _unit, _inputs.Survey.Place.DryBulbC + _inputs.UnitDesign.InletRiseK) is StartOutcome.Starts or StartOutcome.StartsOnlyIfShed;
+            return StartStation.Outcome(_inputs.Survey with { Sources = sources }, helped, _unit, _inputs.Survey.Place.DryBulbC + _inputs.UnitDesign.InletRiseK)
+                is StartOutcome.Starts or StartOutcome.StartsOnlyIfShed;
         }
         catch (InputException)
         {

@@ -30,7 +30,8 @@ public sealed class KitSearch
         _sizing = inputs.Energy.Sizing;
         _equipment = new KitEquipment(inputs, start, unit.Unit);
         _days = SizingDays.Of(inputs);
-        _holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => inputs.Energy.HoldC + k).Where(h => h <= 35 && h - inputs.Energy.HoldC + inputs.Energy.OtherwiseC <= 40)];
+        _holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => inputs.Energy.HoldC + k)
+            .Where(h => h <= 35 && h - inputs.Energy.HoldC + inputs.Energy.OtherwiseC <= 40)];
         _demands = new EnergyCase[_holds.Count * _days.Count];
     }
 
@@ -42,7 +43,8 @@ public sealed class KitSearch
     /// <param name="stop">Ends the search.</param>
     /// <exception cref="InputException">No bank on board to take blocks from, or a reserve above 0.8.</exception>
     /// <exception cref="OperationCanceledException">Stopped.</exception>
-    public static SizingResult Run(EnergyInputs inputs, StartDesign start, UnitAssessment unit, IProgress<SizingProgress>? progress = null, CancellationToken stop = default)
+    public static SizingResult Run(EnergyInputs inputs, StartDesign start, UnitAssessment unit, IProgress<SizingProgress>? progress = null,
+        CancellationToken stop = default)
     {
         if (!inputs.Survey.Sources.Battery.Fitted)
             throw new InputException("survey.sources.battery", "none", "Say what one battery block is like; the search counts such blocks.");
@@ -77,11 +79,23 @@ public sealed class KitSearch
         bool[][] Over(int generator, int hold) => All(maps.AsSpan(generator * _demands.Length + hold * _days.Count, _days.Count));
         var held = new Held([.. Enumerable.Range(0, generators.Count).Select(g => _holds.Select((_, h) => Over(g, h)).ToArray())]);
         var fitted = new KitSize(_inputs.Survey.Sources.Battery.Blocks, _inputs.Survey.Sources.Modules.Count);
-        var scenarios = _days.Select((d, i) => new SizingScenario(d.Id, d.Words, _demands[i].AirconW!.Sum() * RigDay.StepS / 3600, SystemSizing.Least(maps[i]), MinSoc(_demands[i], d, fitted))).ToList();
+        var scenarios = _days.Select((d, i) => new SizingScenario(d.Id, d.Words, _demands[i].AirconW!.Sum() * RigDay.StepS / 3600, SystemSizing.Least(maps[i]),
+            MinSoc(_demands[i], d, fitted))).ToList();
         var frontier = Frontier(held);
         var findings = KitFindings.Of(_inputs, start, unit.Unit, _equipment, scenarios, frontier, _holds, held, fitted);
-        return new SizingResult(_holds[0], _sizing.MostBatteries, [.. generators.Index().GroupBy(g => g.Item?.RatedW ?? 0, g => g.Index).Select(g => Shown(g.Key, held, [.. g], maps))], fitted, scenarios, frontier,
-            Steps(fitted), [.. findings], _evaluations, _equipment.Inverter);
+        return new SizingResult
+        {
+            HoldC = _holds[0],
+            MostBatteries = _sizing.MostBatteries,
+            Maps = [.. generators.Index().GroupBy(g => g.Item?.RatedW ?? 0, g => g.Index).Select(g => Shown(g.Key, held, [.. g], maps))],
+            Fitted = fitted,
+            Scenarios = scenarios,
+            Frontier = frontier,
+            Steps = Steps(fitted),
+            Findings = [.. findings],
+            Evaluations = _evaluations,
+            Inverter = _equipment.Inverter,
+        };
     }
 
     private bool[][] Map(int demand, GeneratorChoice? generator)
@@ -98,7 +112,11 @@ public sealed class KitSearch
     {
         _stop.ThrowIfCancellationRequested();
         Interlocked.Increment(ref _evaluations);
-        return EnergySimulation.Run(demand with { Bank = SourceBuilder.Bank(_equipment.Bank(kit.Batteries, days.Aged)), Modules = demand.Modules with { Count = days.Sunless ? 0 : kit.Modules } });
+        return EnergySimulation.Run(demand with
+        {
+            Bank = SourceBuilder.Bank(_equipment.Bank(kit.Batteries, days.Aged)),
+            Modules = demand.Modules with { Count = days.Sunless ? 0 : kit.Modules }
+        });
     }
 
     private static double HoursAWeekOf(EnergyResult run, SizingDays days) => run.GeneratorHours * HoursAWeek / (days.Count * 24);
@@ -158,10 +176,12 @@ public sealed class KitSearch
             {
                 var map = held.At(g, h);
                 var every = _equipment.WithGenerator(_demands[0], _equipment.Generators[g]).Generator is not null;
-                kits.AddRange(map.SelectMany((column, a) => column.Index().Where(c => c.Item).Take(every ? column.Length : 1).Select(c => (g, h, new KitSize(c.Index + 1, a)))));
+                kits.AddRange(map.SelectMany(
+                    (column, a) => column.Index().Where(c => c.Item).Take(every ? column.Length : 1).Select(c => (g, h, new KitSize(c.Index + 1, a)))));
             }
         var points = new FrontierPoint[kits.Count];
-        Parallel.For(0, kits.Count, new ParallelOptions { CancellationToken = _stop }, i => points[i] = Point(kits[i].Hold, kits[i].Kit, _equipment.Generators[kits[i].Generator]));
+        Parallel.For(0, kits.Count, new ParallelOptions { CancellationToken = _stop },
+            i => points[i] = Point(kits[i].Hold, kits[i].Kit, _equipment.Generators[kits[i].Generator]));
         var byKit = points.Where(p => Within(p.Kit)).DistinctBy(p => p.Kit).ToDictionary(p => p.Kit);
         return [.. SystemSizing.Frontier(byKit.Keys).Select(kit => byKit[kit])];
     }
@@ -170,10 +190,12 @@ public sealed class KitSearch
 
     private FrontierPoint Point(int hold, KitSize size, GeneratorChoice? generator)
     {
-        var runs = _days.Select((d, i) => Evaluate(_equipment.WithGenerator(_equipment.WithInverter(_demands[hold * _days.Count + i]), generator), d, size)).ToList();
+        var runs =
+            _days.Select((d, i) => Evaluate(_equipment.WithGenerator(_equipment.WithInverter(_demands[hold * _days.Count + i]), generator), d, size)).ToList();
         var kit = _equipment.Point(_holds[hold], size, generator, Math.Ceiling(runs.Select((r, i) => HoursAWeekOf(r, _days[i])).Max()));
         List<double?> socs = [.. runs.Select(r => SystemSizing.Holds(r, double.NegativeInfinity) ? (double?)r.MinSoc : null)];
-        return new FrontierPoint(kit, socs, _days[socs.IndexOf(socs.Min())].Words, generator, runs.Select((r, i) => r.FuelLitres * HoursAWeek / (_days[i].Count * 24)).Max(), _equipment.Adopt(kit, generator));
+        return new FrontierPoint(kit, socs, _days[socs.IndexOf(socs.Min())].Words, generator,
+            runs.Select((r, i) => r.FuelLitres * HoursAWeek / (_days[i].Count * 24)).Max(), _equipment.Adopt(kit, generator));
     }
 
     /// <summary>How a kit stands all days at one of the set-points; with what is on board else, or with a generator bought.</summary>
@@ -209,7 +231,8 @@ public sealed class KitSearch
         };
         if (_holds.Count > 1)
             steps.Add(new(Phrase.Of($"{_holds[1] - _holds[0]:TemperatureDifference} warmer"), now, Stand(1, fitted, null), _equipment.Warmer(_holds[1])));
-        if (!_inputs.Survey.Sources.Generator.Fitted && _equipment.Generators.OfType<GeneratorChoice>().LastOrDefault(g => g.RatedW == _equipment.Generators[1]!.RatedW) is { } smallest)
+        if (!_inputs.Survey.Sources.Generator.Fitted
+            && _equipment.Generators.OfType<GeneratorChoice>().LastOrDefault(g => g.RatedW == _equipment.Generators[1]!.RatedW) is { } smallest)
             steps.Add(new(Phrase.Of($"a generator of {smallest.RatedW:ElectricPower}"), now, Stand(0, fitted, smallest), _equipment.Adopt(smallest)));
         return steps;
     }

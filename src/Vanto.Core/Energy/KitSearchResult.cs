@@ -13,7 +13,8 @@ namespace Vanto.Core.Energy;
 public sealed record SizingScenario(string Id, Phrase Words, double AirconWh, IReadOnlyList<int> Least, double? FittedMinSoc);
 
 /// <summary>A point of the frontier with what it keeps in each scenario, the fuel of a week of the worst days, and the changes that adopt it.</summary>
-public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, Phrase BreaksFirst, GeneratorChoice? Generator, double FuelLitresAWeek, [property: JsonIgnore] DesignEdit Edit)
+public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, Phrase BreaksFirst, GeneratorChoice? Generator, double FuelLitresAWeek,
+    [property: JsonIgnore] DesignEdit Edit)
 {
     /// <summary>What adopting it changes in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
@@ -52,10 +53,29 @@ public sealed record KitMap(double GeneratorW, IReadOnlyList<KitCell> Cells, IRe
 public sealed record SizingProgress(int Done, int Total);
 
 /// <summary>The maps and their frontier.</summary>
-/// <param name="HoldC">Set-point of the maps.</param>
-/// <param name="Maps">One for each generator tried, at least one.</param>
-/// <param name="Fitted">The kit fitted now.</param>
-/// <param name="Evaluations">Runs made.</param>
-public sealed record SizingResult(
-    double HoldC, int MostBatteries, IReadOnlyList<KitMap> Maps, KitSize Fitted, IReadOnlyList<SizingScenario> Scenarios, IReadOnlyList<FrontierPoint> Frontier,
-    IReadOnlyList<StepGain> Steps, IReadOnlyList<Finding> Findings, int Evaluations, InverterChoice? Inverter);
+public sealed record SizingResult
+{
+    /// <summary>Set-point of the maps.</summary>
+    public required double HoldC { get; init; }
+
+    public required int MostBatteries { get; init; }
+
+    /// <summary>One for each generator tried, at least one.</summary>
+    public required IReadOnlyList<KitMap> Maps { get; init; }
+
+    /// <summary>The kit fitted now.</summary>
+    public required KitSize Fitted { get; init; }
+
+    public required IReadOnlyList<SizingScenario> Scenarios { get; init; }
+
+    public required IReadOnlyList<FrontierPoint> Frontier { get; init; }
+
+    public required IReadOnlyList<StepGain> Steps { get; init; }
+
+    public required IReadOnlyList<Finding> Findings { get; init; }
+
+    /// <summary>Runs made.</summary>
+    public required int Evaluations { get; init; }
+
+    public required InverterChoice? Inverter { get; init; }
+}

@@ -14,7 +14,8 @@ public static class LimitedPower
     /// <summary>The order in which loads are shed, the first first; common practice. What keeps people safe is never on it.</summary>
     public static readonly IReadOnlyList<string> ShedOrder =
     [
-        "water heater and other resistance heat", "battery charger on shore or generator", "microwave and kettle", "set-point one or two degrees up", "a second unit",
+        "water heater and other resistance heat", "battery charger on shore or generator", "microwave and kettle", "set-point one or two degrees up",
+        "a second unit",
         "the unit on a power cap", "the unit on fan only", "fridge", "lights, water pump, fans",
     ];
 
@@ -24,7 +25,8 @@ public static class LimitedPower
     /// </summary>
     public static (IReadOnlyList<SheddableDevice> BeforeUnit, IReadOnlyList<SheddableDevice> AfterUnit) Order(SurveyDesign survey)
     {
-        var waiting = survey.Devices.Select((d, i) => new SheddableDevice(d, i)).Where(x => x.Device.MayWait && x.Device.PowerW > 0).OrderBy(x => x.Device.ShedRank ?? int.MaxValue).ThenByDescending(x => x.Device.PowerW).ToList();
+        var waiting = survey.Devices.Select((d, i) => new SheddableDevice(d, i)).Where(x => x.Device.MayWait && x.Device.PowerW > 0)
+            .OrderBy(x => x.Device.ShedRank ?? int.MaxValue).ThenByDescending(x => x.Device.PowerW).ToList();
         static bool Late(SheddableDevice x) => x.Device.ShedRank is null && x.Device.To - x.Device.From is >= 24 or 0;
         return ([.. waiting.Where(x => !Late(x))], [.. waiting.Where(Late)]);
     }

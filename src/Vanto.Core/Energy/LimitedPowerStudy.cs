@@ -8,7 +8,9 @@ namespace Vanto.Core.Energy;
 /// <summary>The day with every set-point moved by some kelvin: what the unit takes and the lowest charge.</summary>
 public sealed record DegreeRow(double Kelvin, double AirconWh, double DifferenceWh, double? MinSoc, double HeldHours);
 
-/// <summary>What is switched off next, all before it off too: what the day takes less than as it is set, the lowest charge and the hours of the window held.</summary>
+/// <summary>
+/// What is switched off next, all before it off too: what the day takes less than as it is set, the lowest charge and the hours of the window held.
+/// </summary>
 /// <param name="Device">Row of the device in the survey; null where it is the unit that is held back.</param>
 public sealed record ShedRow(Phrase Words, int? Device, double SavedWh, double? MinSoc, double HeldHours);
 
@@ -16,21 +18,46 @@ public sealed record ShedRow(Phrase Words, int? Device, double SavedWh, double? 
 public sealed record NightDrift(double SavedWh, double WarmestC);
 
 /// <summary>Running the rig on limited power.</summary>
-/// <param name="Degrees">What each degree costs, by simulation.</param>
-/// <param name="QuickWh">The quick estimate of one degree beside it.</param>
-/// <param name="PreCool">What cooling ahead by <see cref="PreCoolK"/> buys at dusk.</param>
-/// <param name="PreCoolK">Kelvin taken for it.</param>
-/// <param name="PreCoolDrawnWh">What it takes by day.</param>
-/// <param name="CurtailedWh">Sun without a taker on the design day.</param>
-/// <param name="Shed">Order of shedding, the first first.</param>
-/// <param name="Never">Never shed.</param>
-/// <param name="Rows">The same on this rig, one after another.</param>
-/// <param name="FanHours">Hours of the design day in which the fan alone does it: two kelvin cooler outdoors, and drier.</param>
-/// <param name="BelowLowestHours">Hours in which the load is below the unit's lowest steady cooling: it dries better run on at its lowest.</param>
-/// <param name="Drift">What letting the night drift saves; null where the window has no hour after midnight.</param>
-public sealed record LimitedPowerView(IReadOnlyList<DegreeRow> Degrees, double QuickWh, PreCoolResult PreCool, double PreCoolK, double PreCoolDrawnWh, double CurtailedWh, bool WorthIt, IReadOnlyList<string> Shed, string Never,
-    IReadOnlyList<ShedRow> Rows, IReadOnlyList<int> FanHours, double BelowLowestHours, NightDrift? Drift)
+public sealed record LimitedPowerView
 {
+    /// <summary>What each degree costs, by simulation.</summary>
+    public required IReadOnlyList<DegreeRow> Degrees { get; init; }
+
+    /// <summary>The quick estimate of one degree beside it.</summary>
+    public required double QuickWh { get; init; }
+
+    /// <summary>What cooling ahead by <see cref="PreCoolK"/> buys at dusk.</summary>
+    public required PreCoolResult PreCool { get; init; }
+
+    /// <summary>Kelvin taken for it.</summary>
+    public required double PreCoolK { get; init; }
+
+    /// <summary>What it takes by day.</summary>
+    public required double PreCoolDrawnWh { get; init; }
+
+    /// <summary>Sun without a taker on the design day.</summary>
+    public required double CurtailedWh { get; init; }
+
+    public required bool WorthIt { get; init; }
+
+    /// <summary>Order of shedding, the first first.</summary>
+    public required IReadOnlyList<string> Shed { get; init; }
+
+    /// <summary>Never shed.</summary>
+    public required string Never { get; init; }
+
+    /// <summary>The same on this rig, one after another.</summary>
+    public required IReadOnlyList<ShedRow> Rows { get; init; }
+
+    /// <summary>Hours of the design day in which the fan alone does it: two kelvin cooler outdoors, and drier.</summary>
+    public required IReadOnlyList<int> FanHours { get; init; }
+
+    /// <summary>Hours in which the load is below the unit's lowest steady cooling: it dries better run on at its lowest.</summary>
+    public required double BelowLowestHours { get; init; }
+
+    /// <summary>What letting the night drift saves; null where the window has no hour after midnight.</summary>
+    public required NightDrift? Drift { get; init; }
+
     public IReadOnlyList<Finding> Findings { get; init; } = [];
 }
 
@@ -50,8 +77,11 @@ public static class LimitedPowerStudy
         var hasBank = inputs.Survey.Sources.Battery.Fitted;
         double[] kelvin = [0, -1, 1, 2];
         var runs = new EnergyResult[kelvin.Length];
-        Parallel.For(0, runs.Length, i => runs[i] = new DayRun(inputs with { Energy = inputs.Energy with { HoldC = inputs.Energy.HoldC + kelvin[i], OtherwiseC = inputs.Energy.OtherwiseC + kelvin[i] } }, day, RigDay.StepS).Run().Result);
-        var rows = kelvin.Select((k, i) => new DegreeRow(k, runs[i].Ledger.AirconWh, runs[i].Ledger.AirconWh - runs[0].Ledger.AirconWh, hasBank ? runs[i].MinSoc : null, runs[i].HeldHours)).OrderBy(r => r.Kelvin).ToList();
+        Parallel.For(0, runs.Length, i => runs[i] = new DayRun(
+            inputs with { Energy = inputs.Energy with { HoldC = inputs.Energy.HoldC + kelvin[i], OtherwiseC = inputs.Energy.OtherwiseC + kelvin[i] } }, day,
+            RigDay.StepS).Run().Result);
+        var rows = kelvin.Select((k, i) => new DegreeRow(k, runs[i].Ledger.AirconWh, runs[i].Ledger.AirconWh - runs[0].Ledger.AirconWh,
+            hasBank ? runs[i].MinSoc : null, runs[i].HeldHours)).OrderBy(r => r.Kelvin).ToList();
         var space = day.Space;
         var model = new ThermalSpace(space);
         var conductance = model.SkinWK + model.Infiltration;
@@ -60,14 +90,30 @@ public static class LimitedPowerStudy
         var dusk = new HeldLoad(DesignDay.Steps(space.Weather, 900)).Solve(space).SensibleW[DuskHour];
         var ahead = LimitedPower.PreCool(model.MassCapacity, conductance, AheadK, Math.Max(10, dusk));
         var drawn = ahead.StoredWh / (inputs.Unit.SensibleHeatRatio * cop);
-        return new LimitedPowerView(rows, LimitedPower.DegreeWh(conductance, 24, inputs.Unit.SensibleHeatRatio, cop), ahead, AheadK, drawn, runs[0].Ledger.CurtailedWh, runs[0].Ledger.CurtailedWh >= drawn, LimitedPower.ShedOrder, LimitedPower.NeverShed,
-            Shed(inputs, day, runs[0]), FanHours(space), runs[0].Mode.Count(m => m == RunMode.CyclingAtMin) * RigDay.StepS / 3600.0, Drift(inputs, day, runs[0]))
-        { Findings = cools ? [] : [NeverCools(inputs, runs[0])] };
+        return new LimitedPowerView
+        {
+            Degrees = rows,
+            QuickWh = LimitedPower.DegreeWh(conductance, 24, inputs.Unit.SensibleHeatRatio, cop),
+            PreCool = ahead,
+            PreCoolK = AheadK,
+            PreCoolDrawnWh = drawn,
+            CurtailedWh = runs[0].Ledger.CurtailedWh,
+            WorthIt = runs[0].Ledger.CurtailedWh >= drawn,
+            Shed = LimitedPower.ShedOrder,
+            Never = LimitedPower.NeverShed,
+            Rows = Shed(inputs, day, runs[0]),
+            FanHours = FanHours(space),
+            BelowLowestHours = runs[0].Mode.Count(m => m == RunMode.CyclingAtMin) * RigDay.StepS / 3600.0,
+            Drift = Drift(inputs, day, runs[0]),
+            Findings = cools ? [] : [NeverCools(inputs, runs[0])],
+        };
     }
 
     private static Finding NeverCools(EnergyInputs inputs, EnergyResult run) => run.Mode.Any(m => m is RunMode.Blocked or RunMode.Standby)
-        ? Finding.Of(FindingCode.LimitedBlocked, Severity.Caution, $"On the design day {inputs.Unit.Id} never cools: the sources do not carry it. What a degree costs is reckoned from its rating, not from a run.")
-        : Finding.Of(FindingCode.LimitedIdle, Severity.Note, $"On the design day {inputs.Unit.Id} has nothing to cool. What a degree costs is reckoned from its rating, not from a run.");
+        ? Finding.Of(FindingCode.LimitedBlocked, Severity.Caution,
+            $"On the design day {inputs.Unit.Id} never cools: the sources do not carry it. What a degree costs is reckoned from its rating, not from a run.")
+        : Finding.Of(FindingCode.LimitedIdle, Severity.Note,
+            $"On the design day {inputs.Unit.Id} has nothing to cool. What a degree costs is reckoned from its rating, not from a run.");
 
     /// <summary>What the rig takes from its bank and sources in the day.</summary>
     private static double TakenWh(EnergyResult run) => run.Ledger.AirconWh + run.Ledger.DcLoadWh + run.Ledger.AcLoadWh + run.Ledger.InverterLossWh;
@@ -88,7 +134,8 @@ public static class LimitedPowerStudy
         var (before, after) = LimitedPower.Order(inputs.Survey);
         Off(before);
         foreach (var kelvin in new[] { 1.0, 2 })
-            steps.Add((Phrase.Of($"set-point {kelvin:TemperatureDifference} up"), null, now with { Energy = now.Energy with { HoldC = now.Energy.HoldC + kelvin, OtherwiseC = now.Energy.OtherwiseC + kelvin } }));
+            steps.Add((Phrase.Of($"set-point {kelvin:TemperatureDifference} up"), null,
+                now with { Energy = now.Energy with { HoldC = now.Energy.HoldC + kelvin, OtherwiseC = now.Energy.OtherwiseC + kelvin } }));
         now = steps[^1].Then;
         var cap = CapShare * inputs.Unit.RatedPowerW;
         now = now with { Energy = now.Energy with { PowerCapW = Math.Min(cap, now.Energy.PowerCapW ?? cap) } };

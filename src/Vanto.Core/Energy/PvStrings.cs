@@ -3,15 +3,27 @@ using Vanto.Core.Findings;
 namespace Vanto.Core.Energy;
 
 /// <summary>A module as its plate says, at 25 °C and 1000 W/m². Coefficients are shares a kelvin.</summary>
-public sealed record PvModule(double RatedW, double OpenV, double PowerV, double ShortA, double PowerA, double OpenPerK = -0.0027, double PowerPerK = -0.0034, double SeriesFuseA = 20);
+public sealed record PvModule(double RatedW, double OpenV, double PowerV, double ShortA, double PowerA, double OpenPerK = -0.0027, double PowerPerK = -0.0034,
+    double SeriesFuseA = 20);
 
-/// <summary>What an input for modules bears: highest volts, lowest volts to start or track, highest volts to track, highest short-circuit and working amperes.</summary>
+/// <summary>
+/// What an input for modules bears: highest volts, lowest volts to start or track, highest volts to track, highest short-circuit and working amperes.
+/// </summary>
 public sealed record PvInput(double MaxV, double MinV, double TrackMaxV, double ShortMaxA, double WorkMaxA);
 
 /// <summary>One string design and how it stands in the cold and in the heat.</summary>
-public sealed record PvStringResult(
-    int Series, int Parallel, double OpenColdV, double OpenTableV, double PowerHotV, double PowerColdV, double ShortA, double ConductorA, IReadOnlyList<Finding> Findings)
+public sealed record PvStringResult
 {
+    public required int Series { get; init; }
+    public required int Parallel { get; init; }
+    public required double OpenColdV { get; init; }
+    public required double OpenTableV { get; init; }
+    public required double PowerHotV { get; init; }
+    public required double PowerColdV { get; init; }
+    public required double ShortA { get; init; }
+    public required double ConductorA { get; init; }
+    public required IReadOnlyList<Finding> Findings { get; init; }
+
     /// <summary>Modules used.</summary>
     public int Modules => Series * Parallel;
 
@@ -24,7 +36,8 @@ public static class PvStrings
 {
     private static readonly (double FromC, double Factor)[] ColdTable =
     [
-        (25, 1.00), (20, 1.02), (15, 1.04), (10, 1.06), (5, 1.08), (0, 1.10), (-5, 1.12), (-10, 1.14), (-15, 1.16), (-20, 1.18), (-25, 1.20), (-30, 1.21), (-35, 1.23), (-40, 1.25),
+        (25, 1.00), (20, 1.02), (15, 1.04), (10, 1.06), (5, 1.08), (0, 1.10), (-5, 1.12), (-10, 1.14), (-15, 1.16), (-20, 1.18), (-25, 1.20), (-30, 1.21),
+        (-35, 1.23), (-40, 1.25),
     ];
 
     /// <summary>Factor on the open-circuit voltage by the lowest expected air temperature for crystalline silicon (NEC table 690.7(A), published).</summary>
@@ -34,7 +47,8 @@ public static class PvStrings
         foreach (var (from, factor) in ColdTable)
             if (lowestC >= from)
                 return factor;
-        throw new InputException("lowestC", Phrase.Of($"{lowestC:Temperature}"), Phrase.Of($"lowestC must be {-40.0:Temperature} or warmer; got {lowestC:Temperature}"));
+        throw new InputException("lowestC", Phrase.Of($"{lowestC:Temperature}"),
+            Phrase.Of($"lowestC must be {-40.0:Temperature} or warmer; got {lowestC:Temperature}"));
     }
 
     /// <summary>Checks one design.</summary>
@@ -52,12 +66,24 @@ public static class PvStrings
         var powerHot = series * module.PowerV * (1 + module.PowerPerK * (hotCellC - 25));
         var powerCold = series * module.PowerV * (1 + module.PowerPerK * (lowestC - 25));
         var shortA = parallel * module.ShortA;
-        var result = new PvStringResult(series, parallel, openCold, openTable, powerHot, powerCold, shortA, 1.25 * 1.25 * shortA, []);
+        var result = new PvStringResult
+        {
+            Series = series,
+            Parallel = parallel,
+            OpenColdV = openCold,
+            OpenTableV = openTable,
+            PowerHotV = powerHot,
+            PowerColdV = powerCold,
+            ShortA = shortA,
+            ConductorA = 1.25 * 1.25 * shortA,
+            Findings = [],
+        };
         return result with { Findings = [.. Judge(module, input, result, stringsFused)] };
     }
 
     /// <summary>Every allowed design of at most so many modules: most modules first, then fewest findings, then the longest string.</summary>
-    public static IReadOnlyList<PvStringResult> Enumerate(PvModule module, PvInput input, int modules, double lowestC, double hotCellC, bool stringsFused = false)
+    public static IReadOnlyList<PvStringResult> Enumerate(PvModule module, PvInput input, int modules, double lowestC, double hotCellC,
+        bool stringsFused = false)
     {
         var allowed = new List<PvStringResult>();
         for (var series = 1; series <= modules; series++)
@@ -70,20 +96,28 @@ public static class PvStrings
     private static IEnumerable<Finding> Judge(PvModule module, PvInput input, PvStringResult r, bool fused)
     {
         if (r.OpenColdV > input.MaxV)
-            yield return Finding.Of(FindingCode.PvVoltage, Severity.Stop, $"On the coldest morning the string stands at {r.OpenColdV:Voltage}; the input bears {input.MaxV:Voltage} and is destroyed.");
+            yield return Finding.Of(FindingCode.PvVoltage, Severity.Stop,
+                $"On the coldest morning the string stands at {r.OpenColdV:Voltage}; the input bears {input.MaxV:Voltage} and is destroyed.");
         else if (r.OpenTableV > input.MaxV)
-            yield return Finding.Of(FindingCode.PvVoltageTable, Severity.Caution, $"By the table of the code it would be {r.OpenTableV:Voltage} of {input.MaxV:Voltage}; the authority may ask for the table.");
+            yield return Finding.Of(FindingCode.PvVoltageTable, Severity.Caution,
+                $"By the table of the code it would be {r.OpenTableV:Voltage} of {input.MaxV:Voltage}; the authority may ask for the table.");
         else if (r.OpenColdV > 0.95 * input.MaxV)
-            yield return Finding.Of(FindingCode.PvVoltageNear, Severity.Caution, $"On the coldest morning {r.OpenColdV:Voltage} of {input.MaxV:Voltage} are reached.");
+            yield return Finding.Of(FindingCode.PvVoltageNear, Severity.Caution,
+                $"On the coldest morning {r.OpenColdV:Voltage} of {input.MaxV:Voltage} are reached.");
         if (r.PowerHotV < input.MinV)
-            yield return Finding.Of(FindingCode.PvVmpHot, Severity.Stop, $"Hot modules give {r.PowerHotV:Voltage}; the input works from {input.MinV:Voltage}. It stops in the heat, when it is needed.");
+            yield return Finding.Of(FindingCode.PvVmpHot, Severity.Stop,
+                $"Hot modules give {r.PowerHotV:Voltage}; the input works from {input.MinV:Voltage}. It stops in the heat, when it is needed.");
         if (r.ShortA > input.ShortMaxA)
-            yield return Finding.Of(FindingCode.PvIsc, Severity.Stop, $"The strings can push {r.ShortA:Current} into an input that bears {input.ShortMaxA:Current}.");
+            yield return Finding.Of(FindingCode.PvIsc, Severity.Stop,
+                $"The strings can push {r.ShortA:Current} into an input that bears {input.ShortMaxA:Current}.");
         if (r.Parallel * module.PowerA > input.WorkMaxA)
-            yield return Finding.Of(FindingCode.PvClipping, Severity.Caution, $"At their best the strings give {r.Parallel * module.PowerA:Current}; the input takes {input.WorkMaxA:Current}, the rest is lost.");
+            yield return Finding.Of(FindingCode.PvClipping, Severity.Caution,
+                $"At their best the strings give {r.Parallel * module.PowerA:Current}; the input takes {input.WorkMaxA:Current}, the rest is lost.");
         if (r.PowerColdV > input.TrackMaxV)
-            yield return Finding.Of(FindingCode.PvAboveWindow, Severity.Note, $"In the cold the modules work best at {r.PowerColdV:Voltage}, above the {input.TrackMaxV:Voltage} that the input follows.");
+            yield return Finding.Of(FindingCode.PvAboveWindow, Severity.Note,
+                $"In the cold the modules work best at {r.PowerColdV:Voltage}, above the {input.TrackMaxV:Voltage} that the input follows.");
         if (r.Parallel >= 3 && (r.Parallel - 1) * 1.25 * module.ShortA > module.SeriesFuseA && !fused)
-            yield return Finding.Of(FindingCode.PvStringFuse, Severity.Stop, $"{r.Parallel - 1} strings feed a faulty one with more than its {module.SeriesFuseA:Current} series fuse: fuse each string.");
+            yield return Finding.Of(FindingCode.PvStringFuse, Severity.Stop,
+                $"{r.Parallel - 1} strings feed a faulty one with more than its {module.SeriesFuseA:Current} series fuse: fuse each string.");
     }
 }

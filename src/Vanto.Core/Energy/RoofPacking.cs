@@ -20,8 +20,10 @@ public sealed record RoofObstacle(RoofRectangle At, int ClearanceMm = 50, int He
 /// <param name="ModuleWidthMm">Short side.</param>
 /// <param name="GapMm">Between modules.</param>
 /// <param name="Obstacles">Hatches, the unit, vents.</param>
-/// <param name="ShadowElevationDeg">Sun's height from which obstacles shall throw no shadow on modules; 0 leaves shadows out. A vehicle turns, so all sides count.</param>
-public sealed record Roof(int LengthMm, int WidthMm, int MarginMm, int ModuleLengthMm, int ModuleWidthMm, int GapMm, IReadOnlyList<RoofObstacle> Obstacles, double ShadowElevationDeg = 0);
+/// <param name="ShadowElevationDeg">Sun's height from which obstacles shall throw no shadow on modules; 0 leaves shadows out. A vehicle turns, so all
+/// sides count.</param>
+public sealed record Roof(int LengthMm, int WidthMm, int MarginMm, int ModuleLengthMm, int ModuleWidthMm, int GapMm, IReadOnlyList<RoofObstacle> Obstacles,
+    double ShadowElevationDeg = 0);
 
 /// <summary>Modules placed: how many, whether in rows along the roof or in columns, and where.</summary>
 public sealed record RoofPlan(int Count, bool InRows, IReadOnlyList<RoofRectangle> Modules);

@@ -19,7 +19,8 @@ public sealed record BatteryStepInput : DesignPart
     [Field(Fraction, 0, 0.9, Label = "Never below")] public double Floor { get; init; } = 0.05;
     [Field(Temperature, -20, 60, Label = "Bank temperature")] public double TemperatureC { get; init; } = 25;
     [Field(Fraction, 0.5, 1, Label = "Capacity left by age", Help = "resistance rises with it")] public double CapacityLeft { get; init; } = 1;
-    [Field(Resistance, 0, 1, Label = "Links and boards", Help = "empty takes what is typical of the chemistry", Optional = true)] public double? ExtraOhm { get; init; }
+    [Field(Resistance, 0, 1, Label = "Links and boards", Help = "empty takes what is typical of the chemistry", Optional = true)]
+    public double? ExtraOhm { get; init; }
 }
 
 /// <summary>A load of a lumped rig by the hour.</summary>
@@ -71,7 +72,8 @@ public sealed record LumpedDayInput : DesignPart
     [Field(Fraction, 0.01, 0.95, Label = "and comes back at")] public double ReconnectSoc { get; init; } = 0.15;
     [Field(TemperatureDifference, 0.2, 4, Label = "Thermostat of a single-speed unit, from on to off")] public double HysteresisK { get; init; } = 1;
     [Field(TemperatureDifference, 0.1, 3, Label = "Held within")] public double ToleranceK { get; init; } = 0.5;
-    [Field(Count, 1, 5, Label = "Minutes a step", Help = "1 or 5; at 1 a single-speed unit is followed as its thermostat switches it")] public int StepMinutes { get; init; } = 5;
+    [Field(Count, 1, 5, Label = "Minutes a step", Help = "1 or 5; at 1 a single-speed unit is followed as its thermostat switches it")]
+    public int StepMinutes { get; init; } = 5;
 }
 
 /// <summary>Runs in time on a lumped rig, for the Bench and the API.</summary>
@@ -80,7 +82,8 @@ public static class RunCalculators
     private const double PersonW = 75;
 
     /// <summary>One step of a bank.</summary>
-    [Calculator("battery-step", "One step of a battery", "What a load takes out of a bank, losses told apart", CitationIds = [nameof(Citations.Battery), nameof(Citations.Peukert)])]
+    [Calculator("battery-step", "One step of a battery", "What a load takes out of a bank, losses told apart",
+        CitationIds = [nameof(Citations.Battery), nameof(Citations.Peukert)])]
     public static CalculationResult Step(BatteryStepInput i)
     {
         var bank = new BatteryBank(i.Chemistry, i.Cells, i.AmpHours, i.TemperatureC, i.CapacityLeft, 1 + 2.5 * (1 - i.CapacityLeft), i.ExtraOhm);
@@ -105,25 +108,35 @@ public static class RunCalculators
         var (energyCase, cabin) = Rig(i);
         var r = EnergySimulation.Run(energyCase, cabin);
         return new ResultBuilder()
-            .Step("E_u", "The unit takes", "Σ P·Δt", $"{energyCase.Steps} steps of {energyCase.StepS} s", r.Ledger.AirconWh, QuantityKind.Energy, Citations.EnergyBalance)
+            .Step("E_u", "The unit takes", "Σ P·Δt", $"{energyCase.Steps} steps of {energyCase.StepS} s", r.Ledger.AirconWh, QuantityKind.Energy,
+                Citations.EnergyBalance)
             .Step("E_s", "The sun gives", "Σ N·P·G/1000·…·Δt", $"{i.Modules} × {i.ModuleW} W", r.Ledger.PvAvailableWh, QuantityKind.Energy, Citations.Modules)
             .Number("E_c", "of it without a taker", r.Ledger.CurtailedWh, QuantityKind.Energy)
             .Step("s_min", "Lowest charge", "smallest of the run", $"{i.Batteries} × {i.BatteryAh} Ah", r.MinSoc, Fraction, Citations.EnergyBalance)
             .Number("s_end", "Charge at the end", r.EndSoc, Fraction)
             .Number("h", "Hours held", r.HeldHours, QuantityKind.Hours)
-            .Judge(RunFindings.Dark(r.CutOffHour) is { } dark ? dark : r.MinSoc < i.Reserve ? Finding.Of(FindingCode.EnergyReserve, Severity.Stop, $"It falls to {r.MinSoc:Fraction}, below the reserve of {i.Reserve:Fraction}.") : null)
+            .Judge(RunFindings.Dark(r.CutOffHour) is { } dark ? dark : r.MinSoc < i.Reserve ? Finding.Of(FindingCode.EnergyReserve, Severity.Stop,
+                $"It falls to {r.MinSoc:Fraction}, below the reserve of {i.Reserve:Fraction}.") : null)
             .Judge(RunFindings.NotClosing(r.Ledger).FirstOrDefault()).Done();
     }
 
     /// <summary>The smallest kit of the same rig.</summary>
-    [Calculator("size-system", "The smallest battery for each array", "What is the smallest kit that does it?", CitationIds = [nameof(Citations.EnergyBalance)])]
+    [Calculator("size-system", "The smallest battery for each array", "What is the smallest kit that does it?",
+        CitationIds = [nameof(Citations.EnergyBalance)])]
     public static CalculationResult Kit(LumpedDayInput i)
     {
         var (energyCase, cabin) = Rig(i);
-        var free = EnergySimulation.Run(energyCase with { Bank = new BatteryBank(Chemistry.Lfp, 16, 1e7), Inverter = new EnergyInverter(new InverterModel(1e6, 0), 1e6), Modules = energyCase.Modules with { Count = 0 } }, cabin);
+        var free = EnergySimulation.Run(energyCase with
+        {
+            Bank = new BatteryBank(Chemistry.Lfp, 16, 1e7),
+            Inverter = new EnergyInverter(new InverterModel(1e6, 0), 1e6),
+            Modules = energyCase.Modules with { Count = 0 }
+        }, cabin);
         var demand = energyCase with { AirconW = free.AirconW, Recorded = false, GiveUpSoc = i.Reserve };
-        var least = SystemSizing.Staircase(i.Batteries, i.Modules, kit => SystemSizing.Holds(EnergySimulation.Run(demand with { Bank = Bank(i, kit.Batteries), Modules = demand.Modules with { Count = kit.Modules } }), i.Reserve));
-        var result = new ResultBuilder().Step("E_u", "The unit takes", "Σ P·Δt with all the supply it wants", $"{i.Days} days", free.Ledger.AirconWh, QuantityKind.Energy, Citations.EnergyBalance);
+        var least = SystemSizing.Staircase(i.Batteries, i.Modules, kit => SystemSizing.Holds(
+            EnergySimulation.Run(demand with { Bank = Bank(i, kit.Batteries), Modules = demand.Modules with { Count = kit.Modules } }), i.Reserve));
+        var result = new ResultBuilder().Step("E_u", "The unit takes", "Σ P·Δt with all the supply it wants", $"{i.Days} days", free.Ledger.AirconWh,
+            QuantityKind.Energy, Citations.EnergyBalance);
         for (var a = 0; a < least.Length; a++)
             result.Words($"{a}", $"with {a} modules", least[a] < 0 ? $"more than {i.Batteries}" : FormattableString.Invariant($"{least[a]} batteries"));
         return result.Judge(least[^1] < 0 ? RunFindings.NothingHolds(i.Batteries, i.Modules, Phrase.Of($"{i.Days} days")) : null).Done();
@@ -137,7 +150,8 @@ public static class RunCalculators
         if (i.StepMinutes is not (1 or 5))
             throw new InputException("stepMinutes", $"{i.StepMinutes}", "stepMinutes must be 1 or 5");
         if (i.WetBulbC > i.NightC)
-            throw new InputException("wetBulbC", Phrase.Of($"{i.WetBulbC:Temperature}"), Phrase.Of($"wetBulbC: a wet bulb of {i.WetBulbC:Temperature} cannot be above the air, held at {i.NightC:Temperature} by night"));
+            throw new InputException("wetBulbC", Phrase.Of($"{i.WetBulbC:Temperature}"),
+                Phrase.Of($"wetBulbC: a wet bulb of {i.WetBulbC:Temperature} cannot be above the air, held at {i.NightC:Temperature} by night"));
         var stepS = i.StepMinutes * 60;
         var hours = Enumerable.Range(0, i.Days * 86400 / stepS).Select(k => (18 + (k + 0.5) * stepS / 3600) % 24).ToArray();
         double[] Map(Func<double, double> f) => Array.ConvertAll(hours, h => f(h));
@@ -165,6 +179,7 @@ public static class RunCalculators
             Inverter = new EnergyInverter(new InverterModel(i.InverterW, 0.01 * i.InverterW), i.InverterW),
             Modules = new EnergyModules(i.Modules, i.ModuleW),
         };
-        return (energyCase, new LumpedCabin(i.ConductanceWK, i.CapacityKJK * 1000, outdoor, [.. sun.Select((g, k) => i.OpenM2 * g + Warmth(hours[k]))], i.NightC + i.DayWarmerK, i.WetBulbC));
+        return (energyCase, new LumpedCabin(i.ConductanceWK, i.CapacityKJK * 1000, outdoor, [.. sun.Select((g, k) => i.OpenM2 * g + Warmth(hours[k]))],
+            i.NightC + i.DayWarmerK, i.WetBulbC));
     }
 }

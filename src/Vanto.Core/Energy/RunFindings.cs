@@ -25,6 +25,7 @@ internal static class RunFindings
     internal static IEnumerable<Finding> NotClosing(EnergyLedger? open)
     {
         if (open is { Closes: false })
-            yield return Finding.Of(FindingCode.EnergyOpen, Severity.Caution, $"The books of a run do not close: {open.ResidualWh:Energy} of {open.ThroughputWh:Energy} are nowhere. The figures are off by that much; it is a fault of Vanto's, worth reporting with the job file.");
+            yield return Finding.Of(FindingCode.EnergyOpen, Severity.Caution, $"The books of a run do not close: {open.ResidualWh:Energy} of "
+                + $"{open.ThroughputWh:Energy} are nowhere. The figures are off by that much; it is a fault of Vanto's, worth reporting with the job file.");
     }
 }

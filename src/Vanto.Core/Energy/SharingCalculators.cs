@@ -102,12 +102,16 @@ public static class SharingCalculators
             .Step("τ", "Time constant", "C/UA", $"{i.CapacityKJK} kJ/K / {i.ConductanceWK}", p.TimeConstantH, QuantityKind.Hours, Citations.HeatBalance)
             .Step("t", "The unit may rest", "τ·ln(1 + UA·ΔT/Q)", $"ΔT {i.Kelvin} K, Q {i.SensibleW} W", p.RestH, QuantityKind.Hours, Citations.HeatBalance)
             .Step("E", "Cooling avoided", "Q·t", $"{i.SensibleW} × {p.RestH:0.##}", p.AvoidedWh, QuantityKind.HeatEnergy, Citations.HeatBalance)
-            .Step("W", "Extra drawn by day", "C·ΔT/(SHR·COP)", $"{p.StoredWh:0} / ({i.SensibleShare} × {i.Cop})", spent, QuantityKind.Energy, Citations.HeatBalance)
-            .Judge(i.CurtailedWh >= spent ? Finding.Of(FindingCode.LimitedPreCool, Severity.Note, $"The sun without a taker covers it: cool ahead.") : Finding.Of(FindingCode.LimitedPreCoolCosts, Severity.Note, $"Without surplus it costs more than it saves.")).Done();
+            .Step("W", "Extra drawn by day", "C·ΔT/(SHR·COP)", $"{p.StoredWh:0} / ({i.SensibleShare} × {i.Cop})", spent, QuantityKind.Energy,
+                Citations.HeatBalance)
+            .Judge(i.CurtailedWh >= spent
+                ? Finding.Of(FindingCode.LimitedPreCool, Severity.Note, $"The sun without a taker covers it: cool ahead.")
+                : Finding.Of(FindingCode.LimitedPreCoolCosts, Severity.Note, $"Without surplus it costs more than it saves.")).Done();
     }
 
     /// <summary>What one degree costs.</summary>
     [Calculator("degree-cost", "What one degree costs", "Quick estimate; the simulation replaces it", CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Degree(DegreeInput i) => new ResultBuilder()
-        .Step("W", "A degree", "UA·1 K·h/(SHR·COP)", $"{i.ConductanceWK} × {i.Hours}/({i.SensibleShare} × {i.Cop})", LimitedPower.DegreeWh(i.ConductanceWK, i.Hours, i.SensibleShare, i.Cop), QuantityKind.Energy, Citations.HeatBalance).Done();
+        .Step("W", "A degree", "UA·1 K·h/(SHR·COP)", $"{i.ConductanceWK} × {i.Hours}/({i.SensibleShare} × {i.Cop})",
+            LimitedPower.DegreeWh(i.ConductanceWK, i.Hours, i.SensibleShare, i.Cop), QuantityKind.Energy, Citations.HeatBalance).Done();
 }

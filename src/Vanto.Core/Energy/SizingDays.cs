@@ -25,9 +25,12 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day
         RigDay Hotter()
         {
             var place = inputs.Survey.Place;
-            return RigDay.Of(inputs.Survey with { Place = place with { DryBulbC = place.DryBulbC + HotterK, NightLowC = place.NightLowC + HotterK } }, inputs.Load).Day;
+            return RigDay.Of(inputs.Survey with { Place = place with { DryBulbC = place.DryBulbC + HotterK, NightLowC = place.NightLowC + HotterK } },
+                inputs.Load).Day;
         }
-        List<SizingDays> list = [.. Asked(sizing).Select(a => new SizingDays(a.Id, a.Words, a.Count, a.Id switch { "hot" => Hotter(), "cloudy" => day.UnderCloud(CloudySun), _ => day }, false, a.Id == "dark"))];
+        List<SizingDays> list = [.. Asked(sizing).Select(
+            a => new SizingDays(a.Id, a.Words, a.Count, a.Id switch { "hot" => Hotter(), "cloudy" => day.UnderCloud(CloudySun), _ => day }, false,
+                a.Id == "dark"))];
         return sizing.Aged ? [.. list.SelectMany(s => new[] { s, s with { Id = s.Id + "-aged", Words = Phrase.Of($"{s.Words}{Aging}"), Aged = true } })] : list;
     }
 
@@ -43,7 +46,8 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day
             within = Phrase.Of($"{within}, {mass:Mass}");
         if (sizing.ChooseGenerator || inputs.Survey.Sources.Generator is { Fitted: true, AutoStart: true })
             within = Phrase.Of($"{within}, {sizing.MostGeneratorHours:Hours} of generator a week");
-        return Phrase.Of($"Hold at most {aim.HoldC:Temperature} from {aim.From:HourOfDay} to {aim.To:HourOfDay} and never fall under {inputs.ReserveSoc:Fraction} of charge: {days}. Within {within}.");
+        return Phrase.Of($"Hold at most {aim.HoldC:Temperature} from {aim.From:HourOfDay} to {aim.To:HourOfDay} and never fall under "
+            + $"{inputs.ReserveSoc:Fraction} of charge: {days}. Within {within}.");
     }
 
     private static IEnumerable<(string Id, Phrase Words, int Count)> Asked(SizingDesign sizing)

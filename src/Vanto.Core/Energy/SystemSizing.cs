@@ -3,7 +3,10 @@ namespace Vanto.Core.Energy;
 /// <summary>One design of the map: batteries in parallel and modules on the roof.</summary>
 public readonly record struct KitSize(int Batteries, int Modules);
 
-/// <summary>One point that is feasible: what it holds, costs and weighs, its generator's rating (0 without) and hours a week in the worst days asked, whole hours upward.</summary>
+/// <summary>
+/// One point that is feasible: what it holds, costs and weighs, its generator's rating (0 without) and hours a week in the worst days asked, whole
+/// hours upward.
+/// </summary>
 public sealed record KitPoint(double HoldC, int Batteries, int Modules, double Cost, double MassKg, double GeneratorW = 0, double GeneratorHours = 0);
 
 /// <summary>
@@ -52,7 +55,10 @@ public static class SystemSizing
     public static bool Holds(EnergyResult result, double reserveSoc) =>
         result.MinSoc >= reserveSoc && result.CutOffHour is null && result.AirOffHour is null;
 
-    /// <summary>Points that no other beats: none is at most as dear, as heavy, as warm and as often on its generator and better in one. By cost, then weight, warmth and generator.</summary>
+    /// <summary>
+    /// Points that no other beats: none is at most as dear, as heavy, as warm and as often on its generator and better in one. By cost, then weight,
+    /// warmth and generator.
+    /// </summary>
     public static IReadOnlyList<KitPoint> Frontier(IEnumerable<KitPoint> points)
     {
         var sorted = points.OrderBy(p => p.Cost).ThenBy(p => p.MassKg).ThenBy(p => p.HoldC).ThenBy(p => p.GeneratorHours).ToList();

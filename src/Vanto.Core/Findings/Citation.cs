@@ -15,61 +15,89 @@ public sealed record Citation(string Id, CitationKind Kind, string Title);
 public static class Citations
 {
     public static readonly Citation Nist = new(nameof(Nist), CitationKind.Published, "NIST SP 811 (2008), appendix B, and exact definitions");
-    public static readonly Citation Psychrometrics = new(nameof(Psychrometrics), CitationKind.FromMemory, "ASHRAE Handbook Fundamentals 2017 (SI), ch. 1; saturation by Hyland and Wexler");
+    public static readonly Citation Psychrometrics =
+        new(nameof(Psychrometrics), CitationKind.FromMemory, "ASHRAE Handbook Fundamentals 2017 (SI), ch. 1; saturation by Hyland and Wexler");
     public static readonly Citation Atmosphere = new(nameof(Atmosphere), CitationKind.FromMemory, "ICAO standard atmosphere in the ASHRAE form");
-    public static readonly Citation SunPosition = new(nameof(SunPosition), CitationKind.FromMemory, "Meeus, Astronomical Algorithms, 2nd ed., ch. 12, 22, 25; checked against the published example of the NREL solar position algorithm");
+    public static readonly Citation SunPosition = new(nameof(SunPosition), CitationKind.FromMemory,
+        "Meeus, Astronomical Algorithms, 2nd ed., ch. 12, 22, 25; checked against the published example of the NREL solar position algorithm");
     public static readonly Citation Extraterrestrial = new(nameof(Extraterrestrial), CitationKind.FromMemory, "Spencer 1971");
     public static readonly Citation AirMass = new(nameof(AirMass), CitationKind.FromMemory, "Kasten and Young 1989");
     public static readonly Citation ClearSky = new(nameof(ClearSky), CitationKind.FromMemory, "Ineichen and Perez 2002");
     public static readonly Citation Transposition = new(nameof(Transposition), CitationKind.FromMemory, "Hay and Davies 1980; Liu and Jordan 1963");
-    public static readonly Citation DesignDay = new(nameof(DesignDay), CitationKind.FromMemory, "ASHRAE Fundamentals 2009 to 2017, ch. 14: fractions of the daily range");
+    public static readonly Citation DesignDay =
+        new(nameof(DesignDay), CitationKind.FromMemory, "ASHRAE Fundamentals 2009 to 2017, ch. 14: fractions of the daily range");
     public static readonly Citation Films = new(nameof(Films), CitationKind.FromMemory, "ISO 6946:2017");
     public static readonly Citation SolAir = new(nameof(SolAir), CitationKind.FromMemory, "ASHRAE Fundamentals 2017, ch. 18");
-    public static readonly Citation SkyTemperature = new(nameof(SkyTemperature), CitationKind.FromMemory, "Clark and Allen 1978 with the cloud factor of Walton 1983");
+    public static readonly Citation SkyTemperature =
+        new(nameof(SkyTemperature), CitationKind.FromMemory, "Clark and Allen 1978 with the cloud factor of Walton 1983");
     public static readonly Citation Materials = new(nameof(Materials), CitationKind.FromMemory, "Handbook-typical properties");
-    public static readonly Citation Glass = new(nameof(Glass), CitationKind.FromMemory, "ASHRAE Fundamentals 2017, ch. 15, table 10, rounded; covers common practice");
+    public static readonly Citation Glass =
+        new(nameof(Glass), CitationKind.FromMemory, "ASHRAE Fundamentals 2017, ch. 15, table 10, rounded; covers common practice");
     public static readonly Citation People = new(nameof(People), CitationKind.FromMemory, "ASHRAE Fundamentals 2017, ch. 18, table 1, rounded");
-    public static readonly Citation HeatBalance = new(nameof(HeatBalance), CitationKind.Definition, "Heat balance of one air node, the skin in layers and one contents mass, solved implicitly step by step");
+    public static readonly Citation HeatBalance = new(nameof(HeatBalance), CitationKind.Definition,
+        "Heat balance of one air node, the skin in layers and one contents mass, solved implicitly step by step");
     public static readonly Citation ZoneMethod = new(nameof(ZoneMethod), CitationKind.CommonPractice, "Ribs and studs as extra conductance in parallel");
     public static readonly Citation Trade = new(nameof(Trade), CitationKind.CommonPractice, "Common practice, no published source");
     public static readonly Citation CapacityBand = new(nameof(CapacityBand), CitationKind.FromMemory, "ACCA Manual S (2014): limits of capacity against load");
-    public static readonly Citation Derate = new(nameof(Derate), CitationKind.CommonPractice, "Short derate by outdoor heat, indoor wet bulb, altitude and air flow; a maker's table replaces it");
+    public static readonly Citation Derate =
+        new(nameof(Derate), CitationKind.CommonPractice, "Short derate by outdoor heat, indoor wet bulb, altitude and air flow; a maker's table replaces it");
     public static readonly Citation Coil = new(nameof(Coil), CitationKind.FromMemory, "Bypass factor and apparatus dew point, textbook");
-    public static readonly Citation RatingPoint = new(nameof(RatingPoint), CitationKind.Published, "AHRI 210/240 cooling test A; default cycling degradation 0.25");
-    public static readonly Citation RooftopCurve = new(nameof(RooftopCurve), CitationKind.FromMemory, "Cutler et al. 2013, NREL/TP-5500-56354, converted from °F");
-    public static readonly Citation InverterCurve = new(nameof(InverterCurve), CitationKind.CommonPractice, "Conservative curve for modulating units: −1 %/K capacity, +2.2 %/K input ratio");
+    public static readonly Citation RatingPoint =
+        new(nameof(RatingPoint), CitationKind.Published, "AHRI 210/240 cooling test A; default cycling degradation 0.25");
+    public static readonly Citation RooftopCurve =
+        new(nameof(RooftopCurve), CitationKind.FromMemory, "Cutler et al. 2013, NREL/TP-5500-56354, converted from °F");
+    public static readonly Citation InverterCurve =
+        new(nameof(InverterCurve), CitationKind.CommonPractice, "Conservative curve for modulating units: −1 %/K capacity, +2.2 %/K input ratio");
     public static readonly Citation WetBulb = new(nameof(WetBulb), CitationKind.Published, "Stull 2011, J. Appl. Meteorol. Climatol. 50, eq. 1");
-    public static readonly Citation MotorModel = new(nameof(MotorModel), CitationKind.Definition, "Single-phase motor as a balanced two-winding machine with a starting-torque factor");
-    public static readonly Citation Nec440 = new(nameof(Nec440), CitationKind.Published, "NEC 440.33 and 440.22(A): 1.25 and 1.75 times the compressor's current; for modulating units common practice");
+    public static readonly Citation MotorModel =
+        new(nameof(MotorModel), CitationKind.Definition, "Single-phase motor as a balanced two-winding machine with a starting-torque factor");
+    public static readonly Citation Nec440 = new(nameof(Nec440), CitationKind.Published,
+        "NEC 440.33 and 440.22(A): 1.25 and 1.75 times the compressor's current; for modulating units common practice");
     public static readonly Citation FirstPeak = new(nameof(FirstPeak), CitationKind.Published, "IEC 60909-0: first peak factor κ");
-    public static readonly Citation SurgeCurves = new(nameof(SurgeCurves), CitationKind.CommonPractice, "Typical surge bearing by class of source; a maker's curve replaces it");
-    public static readonly Citation Breakers = new(nameof(Breakers), CitationKind.Published, "UL 489 and IEC 60898-1 anchor points; points between are common practice");
+    public static readonly Citation SurgeCurves =
+        new(nameof(SurgeCurves), CitationKind.CommonPractice, "Typical surge bearing by class of source; a maker's curve replaces it");
+    public static readonly Citation Breakers =
+        new(nameof(Breakers), CitationKind.Published, "UL 489 and IEC 60898-1 anchor points; points between are common practice");
     public static readonly Citation Copper = new(nameof(Copper), CitationKind.Published, "IACS resistivity of copper; ASTM B258 wire gauge");
     public static readonly Citation VoltageBand = new(nameof(VoltageBand), CitationKind.Published, "NEMA MG 1: ±10 % at the motor");
     public static readonly Citation PlateRules = new(nameof(PlateRules), CitationKind.Published, "NEC 440.33 and 440.22(A)");
-    public static readonly Citation Battery = new(nameof(Battery), CitationKind.CommonPractice, "Typical cell curves by chemistry; a maker's sheet replaces them");
+    public static readonly Citation Battery =
+        new(nameof(Battery), CitationKind.CommonPractice, "Typical cell curves by chemistry; a maker's sheet replaces them");
     public static readonly Citation Peukert = new(nameof(Peukert), CitationKind.Published, "Peukert 1897");
-    public static readonly Citation CellTemperature = new(nameof(CellTemperature), CitationKind.FromMemory, "Ross coefficient by mounting, Nordmann and Clavadetscher 2003");
-    public static readonly Citation Modules = new(nameof(Modules), CitationKind.CommonPractice, "Module power by irradiance and cell temperature with typical losses");
-    public static readonly Citation ColdTable = new(nameof(ColdTable), CitationKind.Published, "NEC table 690.7(A): cold factors for crystalline silicon; coefficients from the module's plate");
+    public static readonly Citation CellTemperature =
+        new(nameof(CellTemperature), CitationKind.FromMemory, "Ross coefficient by mounting, Nordmann and Clavadetscher 2003");
+    public static readonly Citation Modules =
+        new(nameof(Modules), CitationKind.CommonPractice, "Module power by irradiance and cell temperature with typical losses");
+    public static readonly Citation ColdTable =
+        new(nameof(ColdTable), CitationKind.Published, "NEC table 690.7(A): cold factors for crystalline silicon; coefficients from the module's plate");
     public static readonly Citation PvCurrents = new(nameof(PvCurrents), CitationKind.Published, "NEC 690.8 and 690.9: conductor current and string fuses");
-    public static readonly Citation InverterLoss = new(nameof(InverterLoss), CitationKind.CommonPractice, "Idle draw, a linear and a quadratic loss; typical shares");
-    public static readonly Citation GeneratorDerate = new(nameof(GeneratorDerate), CitationKind.CommonPractice, "3.5 % per 305 m and 1 % per 5.56 K above 25 °C");
-    public static readonly Citation Fuel = new(nameof(Fuel), CitationKind.CommonPractice, "Linear fuel line by kind of engine; diesel after Skarstein and Uhlen 1989, from memory");
-    public static readonly Citation EnergyBalance = new(nameof(EnergyBalance), CitationKind.Definition, "Energy balance, each step closing to 1e-6 of its throughput");
+    public static readonly Citation InverterLoss =
+        new(nameof(InverterLoss), CitationKind.CommonPractice, "Idle draw, a linear and a quadratic loss; typical shares");
+    public static readonly Citation GeneratorDerate =
+        new(nameof(GeneratorDerate), CitationKind.CommonPractice, "3.5 % per 305 m and 1 % per 5.56 K above 25 °C");
+    public static readonly Citation Fuel =
+        new(nameof(Fuel), CitationKind.CommonPractice, "Linear fuel line by kind of engine; diesel after Skarstein and Uhlen 1989, from memory");
+    public static readonly Citation EnergyBalance =
+        new(nameof(EnergyBalance), CitationKind.Definition, "Energy balance, each step closing to 1e-6 of its throughput");
     public static readonly Citation HandBudget = new(nameof(HandBudget), CitationKind.CommonPractice, "Watt-hour budget as fitters do it by hand");
     public static readonly Citation VerdictBands = new(nameof(VerdictBands), CitationKind.CommonPractice, "Verdict bands of a start-up; plate and manual win");
-    public static readonly Citation Refrigerants = new(nameof(Refrigerants), CitationKind.FromMemory, "Ancillary equations published with the reference equations of state (Lemmon 2003; Tillner-Roth and Yokozeki 1997; Tillner-Roth and Baehr 1994; Lemmon, McLinden and Wagner 2009)");
+    public static readonly Citation Refrigerants = new(nameof(Refrigerants), CitationKind.FromMemory, "Ancillary equations published with the reference "
+        + "equations of state (Lemmon 2003; Tillner-Roth and Yokozeki 1997; Tillner-Roth and Baehr 1994; Lemmon, McLinden and Wagner 2009)");
     public static readonly Citation GayLussac = new(nameof(GayLussac), CitationKind.Published, "Gay-Lussac's law");
     public static readonly Citation Geometry = new(nameof(Geometry), CitationKind.Published, "Plane geometry");
     public static readonly Citation Arithmetic = new(nameof(Arithmetic), CitationKind.CommonPractice, "Arithmetic on the readings given");
     public static readonly Citation AirSide = new(nameof(AirSide), CitationKind.FromMemory, "Air-side heat balance, ASHRAE");
 
-    public static readonly Citation DiffuseSplit = new(nameof(DiffuseSplit), CitationKind.FromMemory, "Erbs, Klein and Duffie 1982; cloud by Kasten and Czeplak 1980");
+    public static readonly Citation DiffuseSplit =
+        new(nameof(DiffuseSplit), CitationKind.FromMemory, "Erbs, Klein and Duffie 1982; cloud by Kasten and Czeplak 1980");
     public static readonly Citation DoorFlow = new(nameof(DoorFlow), CitationKind.FromMemory, "Two-way buoyant flow through a door in coefficient form");
-    public static readonly Citation Breath = new(nameof(Breath), CitationKind.CommonPractice, "0.0052 L/s of carbon dioxide a seated adult, 0.0036 asleep; 5,000 ppm is the usual workplace limit, from memory");
-    public static readonly Citation MadeWeather = new(nameof(MadeWeather), CitationKind.Definition, "Daily clearness by Bendt et al. 1981, hours by Collares-Pereira and Rabl 1979, months to days by Rymes and Myers 2001, from memory; spreads common practice");
-    public static readonly Citation EpwFormat = new(nameof(EpwFormat), CitationKind.FromMemory, "EnergyPlus Auxiliary Programs document: the EPW weather file format");
+    public static readonly Citation Breath = new(nameof(Breath), CitationKind.CommonPractice,
+        "0.0052 L/s of carbon dioxide a seated adult, 0.0036 asleep; 5,000 ppm is the usual workplace limit, from memory");
+    public static readonly Citation MadeWeather = new(nameof(MadeWeather), CitationKind.Definition,
+        "Daily clearness by Bendt et al. 1981, hours by Collares-Pereira and Rabl 1979, months to days by Rymes and Myers 2001, from memory; spreads common "
+            + "practice");
+    public static readonly Citation EpwFormat =
+        new(nameof(EpwFormat), CitationKind.FromMemory, "EnergyPlus Auxiliary Programs document: the EPW weather file format");
 
     private static readonly Dictionary<string, Citation> ById = typeof(Citations)
         .GetFields(BindingFlags.Public | BindingFlags.Static)

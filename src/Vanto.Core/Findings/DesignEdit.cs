@@ -41,7 +41,8 @@ public sealed class DesignEdit
     public static DesignEdit OfWhole<T>(T design, Func<T, T> change) where T : DesignPart => new([new PartEdit(typeof(T), "", design, p => change((T)p))]);
 
     /// <summary>This and a change of another part, or a further one of the same.</summary>
-    public DesignEdit And<T>(T part, Func<T, T> change) where T : DesignPart => With(new PartEdit(typeof(T), DesignDiff.RootOf(typeof(T)), part, p => change((T)p)));
+    public DesignEdit And<T>(T part, Func<T, T> change) where T : DesignPart =>
+        With(new PartEdit(typeof(T), DesignDiff.RootOf(typeof(T)), part, p => change((T)p)));
 
     /// <summary>This and another edit after it.</summary>
     public DesignEdit And(DesignEdit then) => then._parts.Aggregate(this, (edit, part) => edit.With(part));

@@ -29,6 +29,9 @@ public sealed record Finding(string Code, Severity Level, Phrase Words, IReadOnl
     /// <summary>What findings of a code can be.</summary>
     public static JudgedAttribute About(FindingCode code) => Known[code];
 
+    /// <summary>Findings in the order they are read: what stops first, else as they were found.</summary>
+    public static IReadOnlyList<Finding> Ranked(IEnumerable<Finding> findings) => [.. findings.OrderByDescending(f => f.Level)];
+
     /// <summary>A finding.</summary>
     public static Finding Of(FindingCode code, Severity level, PhraseHandler words) => Of(code, level, words.Finish());
 

@@ -31,7 +31,8 @@ public sealed record InputError(string Field, string Given, double? Min, double?
     /// <param name="min">Least allowed, SI.</param>
     /// <param name="max">Most allowed, SI.</param>
     public static InputError Range(string field, string called, QuantityKind kind, double given, double min, double max) =>
-        new InputError(field, "", null, null, "", "") { Bounds = (kind, given, min, max), Words = RangeWords(called, kind, given, min, max) }.InUnits(UnitSystem.Metric);
+        new InputError(field, "", null, null, "", "") { Bounds = (kind, given, min, max), Words = RangeWords(called, kind, given, min, max) }.InUnits(
+            UnitSystem.Metric);
 
     /// <summary>Any other fault.</summary>
     public static InputError Fault(string field, string given, string reason) => new(field, given, null, null, "", reason);
@@ -50,7 +51,13 @@ public sealed record InputError(string Field, string Given, double? Min, double?
         if (Bounds is not { } b)
             return said;
         var unit = QuantityTable.Of(b.Kind).Shown(system);
-        return said with { Given = Plain(unit.FromInside(b.Given)), Min = Rounded(unit.FromInside(b.Min)), Max = Rounded(unit.FromInside(b.Max)), Unit = unit.Symbol };
+        return said with
+        {
+            Given = Plain(unit.FromInside(b.Given)),
+            Min = Rounded(unit.FromInside(b.Min)),
+            Max = Rounded(unit.FromInside(b.Max)),
+            Unit = unit.Symbol
+        };
     }
 
     /// <summary>The same fault in a row of a file.</summary>
@@ -60,7 +67,8 @@ public sealed record InputError(string Field, string Given, double? Min, double?
     /// <summary>Ten significant digits: what a conversion leaves beyond is noise.</summary>
     private static double Rounded(double value) => double.Parse(value.ToString("G" + Digits, CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
 
-    private static string Plain(double value) => double.IsFinite(value) ? Rounded(value).ToString("R", CultureInfo.InvariantCulture) : value.ToString(CultureInfo.InvariantCulture);
+    private static string Plain(double value) =>
+        double.IsFinite(value) ? Rounded(value).ToString("R", CultureInfo.InvariantCulture) : value.ToString(CultureInfo.InvariantCulture);
 
     private static Phrase RangeWords(string called, QuantityKind kind, double given, double min, double max) =>
         double.IsFinite(given)

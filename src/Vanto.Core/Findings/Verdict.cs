@@ -11,10 +11,12 @@ public sealed record Verdict(StationState State, Phrase Headline, Phrase Detail)
     {
         var worst = StationState.Passed;
         foreach (var finding in findings)
-            worst = (StationState)Math.Max((int)worst, finding.Level switch { Severity.Stop => (int)StationState.Stop, Severity.Caution => (int)StationState.Caution, _ => (int)StationState.Passed });
+            worst = (StationState)Math.Max((int)worst,
+                finding.Level switch { Severity.Stop => (int)StationState.Stop, Severity.Caution => (int)StationState.Caution, _ => (int)StationState.Passed });
         return worst;
     }
 
     /// <summary>A station that waits for an earlier one.</summary>
-    public static Verdict WaitsFor(string station) => new(StationState.Resting, Phrase.Of($"Waits for {station}."), Phrase.Of($"{station} has a stop to clear first."));
+    public static Verdict WaitsFor(string station) =>
+        new(StationState.Resting, Phrase.Of($"Waits for {station}."), Phrase.Of($"{station} has a stop to clear first."));
 }

@@ -33,8 +33,10 @@ public static class HandoverCalculators
     {
         if (i.Loads.Count is < 1 or > RunTogether.MostLoads)
             throw new InputException("loads", $"{i.Loads.Count}", $"loads must be 1 to {RunTogether.MostLoads}; got {i.Loads.Count}");
-        var result = RunTogether.Of([.. i.Loads.Select(l => new OwnerLoad(l.Name, l.RunVa, Math.Max(l.RunVa, l.StartVa)))], i.ContinuousVa, i.SurgeVa, i.Margin, i.CoincidentStarts);
-        var builder = new ResultBuilder().Step("sets", "Sets allowed", "Σ run ≤ margin·continuous and Σ run + largest starts ≤ surge", $"of {1 << i.Loads.Count}", result.AllowedCount, Count, Citations.Arithmetic);
+        var result = RunTogether.Of([.. i.Loads.Select(l => new OwnerLoad(l.Name, l.RunVa, Math.Max(l.RunVa, l.StartVa)))], i.ContinuousVa, i.SurgeVa, i.Margin,
+            i.CoincidentStarts);
+        var builder = new ResultBuilder().Step("sets", "Sets allowed", "Σ run ≤ margin·continuous and Σ run + largest starts ≤ surge",
+            $"of {1 << i.Loads.Count}", result.AllowedCount, Count, Citations.Arithmetic);
         foreach (var set in result.Maximal)
             builder.Words("together", "Together", string.Join(", ", set.Select(k => i.Loads[k].Name)));
         foreach (var set in result.Forbidden)

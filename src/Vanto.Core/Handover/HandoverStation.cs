@@ -34,7 +34,8 @@ public sealed class HandoverStation : Station<HandoverAssessment>
     public override bool ReadsAllBefore => true;
 
     private static readonly SheetBlock First =
-        new(SheetPlace.Cautions, "Cautions", SheetForm.Bullets, [SheetLine.Sentence(Phrase.Of($"Local codes, the unit's manual and licensed practice come first."))]);
+        new(SheetPlace.Cautions, "Cautions", SheetForm.Bullets,
+            [SheetLine.Sentence(Phrase.Of($"Local codes, the unit's manual and licensed practice come first."))]);
 
     /// <inheritdoc />
     public override IStationResult Assess(StationInputs job)
@@ -49,12 +50,13 @@ public sealed class HandoverStation : Station<HandoverAssessment>
             findings.Add(Finding.Of(FindingCode.HandoverIncomplete, Severity.Stop,
                 $"{(stops == 1 ? "One stop is" : $"{stops} stops are")} open in earlier stations; the sheet prints as a draft."));
         if (missing > 0)
-            findings.Add(Finding.Of(FindingCode.HandoverUnproved, Severity.Caution, $"{missing} of {proof.Count} start-up readings are not taken; the sheet prints as a draft."));
+            findings.Add(Finding.Of(FindingCode.HandoverUnproved, Severity.Caution,
+                $"{missing} of {proof.Count} start-up readings are not taken; the sheet prints as a draft."));
         var verdict = new Verdict(stops > 0 ? StationState.Stop : draft ? StationState.Open : StationState.Passed,
             draft ? Phrase.Of($"The sheet is a draft.") : Phrase.Of($"The sheet is ready to hand over."),
             stops > 0 ? Phrase.Of($"Clear the open stops first.")
                 : missing > 0 ? Phrase.Of($"Take the remaining {missing} readings in Commission.")
                 : Phrase.Of($"All readings are taken and no stop is open."));
-        return new HandoverAssessment(verdict, findings, blocks, draft);
+        return new HandoverAssessment(verdict, Finding.Ranked(findings), blocks, draft);
     }
 }

@@ -35,7 +35,8 @@ public static partial class JobFile
     {
         try
         {
-            var node = JsonNode.Parse(text, AnyCase, Strict) as JsonObject ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
+            var node = JsonNode.Parse(text, AnyCase, Strict) as JsonObject
+                ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
             if (node["version"] is JsonValue v && v.TryGetValue(out int version) && version != JobDesign.CurrentVersion)
                 throw new InputException("version", $"{version}", $"This file has version {version}; this Vanto reads version {JobDesign.CurrentVersion}.");
             if (node["survey"] is null)
@@ -55,7 +56,8 @@ public static partial class JobFile
     }
 
     /// <summary>What is wrong with JSON, and where.</summary>
-    public static InputError Fault(JsonException e) => InputError.Fault(Place(e), "", Missing(e) is { } missing ? $"{missing} is missing." : $"{Place(e)}: {Reason(e)}");
+    public static InputError Fault(JsonException e) =>
+        InputError.Fault(Place(e), "", Missing(e) is { } missing ? $"{missing} is missing." : $"{Place(e)}: {Reason(e)}");
 
     private static string Place(JsonException e) => Missing(e) is { } missing ? missing
         : e.Path is { Length: > 2 } path ? path[2..] : e.LineNumber is { } line ? $"line {line + 1}, character {e.BytePositionInLine + 1}" : "file";
@@ -69,12 +71,14 @@ public static partial class JobFile
             return "the value is of the wrong kind.";
         if (text.StartsWith("Duplicate property", StringComparison.Ordinal) && Quoted().Match(text) is { Success: true } twice)
             return $"\"{twice.Groups[1].Value}\" stands there twice.";
-        return text.StartsWith("The JSON property", StringComparison.Ordinal) && Quoted().Match(text) is { Success: true } name ? $"\"{name.Groups[1].Value}\" is not known here." : text;
+        return text.StartsWith("The JSON property", StringComparison.Ordinal)
+            && Quoted().Match(text) is { Success: true } name ? $"\"{name.Groups[1].Value}\" is not known here." : text;
     }
 
     /// <summary>The first member that JSON should have and does not.</summary>
     private static string? Missing(JsonException e) =>
-        e.Message.Contains("missing required properties", StringComparison.Ordinal) && Quoted().Match(e.Message, Math.Max(0, e.Message.IndexOf("including", StringComparison.Ordinal))) is { Success: true } name ? name.Groups[1].Value : null;
+        e.Message.Contains("missing required properties", StringComparison.Ordinal) && Quoted().Match(e.Message,
+            Math.Max(0, e.Message.IndexOf("including", StringComparison.Ordinal))) is { Success: true } name ? name.Groups[1].Value : null;
 
     [GeneratedRegex("'([^']+)'")]
     private static partial Regex Quoted();

@@ -11,15 +11,22 @@ public static class JobFileSchema
     /// <summary>The schema as JSON text.</summary>
     public static string Text()
     {
-        var schema = (JsonObject)JobFile.Json.GetJsonSchemaAsNode(typeof(JobDesign), new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true, TransformSchemaNode = Describe });
-        var root = new JsonObject { ["$schema"] = "https://json-schema.org/draft/2020-12/schema", ["title"] = "Vanto job file", ["description"] = "All inputs of one rig in SI units. Fields that are not named here are kept." };
+        var schema = (JsonObject)JobFile.Json.GetJsonSchemaAsNode(typeof(JobDesign),
+            new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true, TransformSchemaNode = Describe });
+        var root = new JsonObject
+        {
+            ["$schema"] = "https://json-schema.org/draft/2020-12/schema",
+            ["title"] = "Vanto job file",
+            ["description"] = "All inputs of one rig in SI units. Fields that are not named here are kept."
+        };
         foreach (var (key, value) in schema.ToList())
         {
             schema.Remove(key);
             root[key] = value;
         }
         root["required"] = new JsonArray("survey");
-        return root.ToJsonString(new JsonSerializerOptions { WriteIndented = true, Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping });
+        return root.ToJsonString(
+            new JsonSerializerOptions { WriteIndented = true, Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping });
     }
 
     private static JsonNode Describe(JsonSchemaExporterContext context, JsonNode schema)

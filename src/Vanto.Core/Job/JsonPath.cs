@@ -67,7 +67,8 @@ public static partial class JsonPath
     }
 
     /// <summary>True when one path lies in the other.</summary>
-    public static bool Overlap(string a, string b) => a == b || a.StartsWith(b + "/", StringComparison.Ordinal) || b.StartsWith(a + "/", StringComparison.Ordinal);
+    public static bool Overlap(string a, string b) =>
+        a == b || a.StartsWith(b + "/", StringComparison.Ordinal) || b.StartsWith(a + "/", StringComparison.Ordinal);
 
     private static string[] Parts(string path) => path.Split('/', StringSplitOptions.RemoveEmptyEntries);
 }

@@ -11,7 +11,8 @@ public static class KitSearchOf
         var all = Assessor.Assess(design);
         return all is { Load: { } load, Unit: { } unit }
             ? (progress, stop) => KitSearch.Run(
-                new EnergyInputs(design.Survey, design.Load, design.Unit, unit.Unit, design.Energy, design.Start.ReserveSoc) { Day = load.RigDay }, design.Start, unit, progress, stop)
+                new EnergyInputs(design.Survey, design.Load, design.Unit, unit.Unit, design.Energy, design.Start.ReserveSoc) { Day = load.RigDay },
+                design.Start, unit, progress, stop)
             : null;
     }
 }

@@ -5,24 +5,53 @@ using Vanto.Core.Physics;
 namespace Vanto.Core.Job;
 
 /// <summary>One option beside the others. Values in SI; null where a station has a fault or no weather is known.</summary>
-/// <param name="Name">Of the option; empty for the design as it stands.</param>
-/// <param name="Unit">Unit chosen.</param>
-/// <param name="State">The worst of its stations.</param>
-/// <param name="Worst">Its worst finding.</param>
-/// <param name="PeakW">Heat at the peak.</param>
-/// <param name="GivesW">What the unit gives then.</param>
-/// <param name="StartUsed">Share of what the source bears.</param>
-/// <param name="Starts">True when it starts and runs on.</param>
-/// <param name="HeldHours">Hours of the window held.</param>
-/// <param name="MinSoc">Lowest charge of the design day.</param>
-/// <param name="WorstWeekSoc">Lowest charge of the year.</param>
-/// <param name="YearKWh">What the unit takes in a year.</param>
-/// <param name="WarmHours">Hours of the year's windows too warm.</param>
-/// <param name="MassKg">Unit, bank and modules.</param>
-/// <param name="Cost">Unit, bank, modules, inverter, soft starter and generator at the prices of the sizing.</param>
-public sealed record OptionRow(
-    string Name, string Unit, StationState State, Finding? Worst, double? PeakW, double? GivesW, double? StartUsed, bool Starts, double? HeldHours, double? MinSoc, double? WorstWeekSoc, double? YearKWh, double? WarmHours,
-    double? MassKg, double? Cost);
+public sealed record OptionRow
+{
+    /// <summary>Of the option; empty for the design as it stands.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Unit chosen.</summary>
+    public required string Unit { get; init; }
+
+    /// <summary>The worst of its stations.</summary>
+    public required StationState State { get; init; }
+
+    /// <summary>Its worst finding.</summary>
+    public required Finding? Worst { get; init; }
+
+    /// <summary>Heat at the peak.</summary>
+    public required double? PeakW { get; init; }
+
+    /// <summary>What the unit gives then.</summary>
+    public required double? GivesW { get; init; }
+
+    /// <summary>Share of what the source bears.</summary>
+    public required double? StartUsed { get; init; }
+
+    /// <summary>True when it starts and runs on.</summary>
+    public required bool Starts { get; init; }
+
+    /// <summary>Hours of the window held.</summary>
+    public required double? HeldHours { get; init; }
+
+    /// <summary>Lowest charge of the design day.</summary>
+    public required double? MinSoc { get; init; }
+
+    /// <summary>Lowest charge of the year.</summary>
+    public required double? WorstWeekSoc { get; init; }
+
+    /// <summary>What the unit takes in a year.</summary>
+    public required double? YearKWh { get; init; }
+
+    /// <summary>Hours of the year's windows too warm.</summary>
+    public required double? WarmHours { get; init; }
+
+    /// <summary>Unit, bank and modules.</summary>
+    public required double? MassKg { get; init; }
+
+    /// <summary>Unit, bank, modules, inverter, soft starter and generator at the prices of the sizing.</summary>
+    public required double? Cost { get; init; }
+}
 
 /// <summary>Several designs of one rig side by side, and which of them the others are compared with.</summary>
 public sealed record OptionsView(IReadOnlyList<OptionRow> Rows, string Baseline);
@@ -49,12 +78,26 @@ public static class OptionsTable
     private static OptionRow Row(string name, JobDesign design, WeatherYear? weather, CancellationToken stop)
     {
         var all = Assessor.Assess(design);
-        var year = weather is null || all.Energy is null ? null : EnergyYear.Of(new EnergyInputs(design.Survey, design.Load, design.Unit, all.Unit!.Unit, design.Energy, design.Start.ReserveSoc) { Stop = stop }, weather, "");
+        var year = weather is null || all.Energy is null ? null : EnergyYear.Of(
+            new EnergyInputs(design.Survey, design.Load, design.Unit, all.Unit!.Unit, design.Energy, design.Start.ReserveSoc) { Stop = stop }, weather, "");
         var sources = design.Survey.Sources;
-        return new OptionRow(
-            name, design.Unit.Chosen, all.States.Values.Max(), all.Worst, all.Load?.PeakW, all.Unit?.CapacityW, all.Start?.Used, all.Start?.Outcome == Start.StartOutcome.Starts, all.Energy?.HeldHours,
-            sources.Battery.Fitted ? all.Energy?.MinSoc : null, sources.Battery.Fitted ? year?.Weeks.Min(w => w.MinSoc) : null, year?.AirconKWh, year?.WarmHours,
-            all.Ledger.FirstOrDefault(e => e.Id == "weight")?.Value.Value,
-all.Unit is { } unit ? EquipmentCost.Of(design.Survey.Sources, design.Start.Remedy, unit.Unit, design.Energy.Sizing) : null);
+        return new OptionRow
+        {
+            Name = name,
+            Unit = design.Unit.Chosen,
+            State = all.States.Values.Max(),
+            Worst = all.Worst,
+            PeakW = all.Load?.PeakW,
+            GivesW = all.Unit?.CapacityW,
+            StartUsed = all.Start?.Used,
+            Starts = all.Start?.Outcome == Start.StartOutcome.Starts,
+            HeldHours = all.Energy?.HeldHours,
+            MinSoc = sources.Battery.Fitted ? all.Energy?.MinSoc : null,
+            WorstWeekSoc = sources.Battery.Fitted ? year?.Weeks.Min(w => w.MinSoc) : null,
+            YearKWh = year?.AirconKWh,
+            WarmHours = year?.WarmHours,
+            MassKg = all.Ledger.FirstOrDefault(e => e.Id == "weight")?.Value.Value,
+            Cost = all.Unit is { } unit ? EquipmentCost.Of(design.Survey.Sources, design.Start.Remedy, unit.Unit, design.Energy.Sizing) : null,
+        };
     }
 }

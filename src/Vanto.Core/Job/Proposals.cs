@@ -4,7 +4,9 @@ using Vanto.Core.Physics;
 
 namespace Vanto.Core.Job;
 
-/// <summary>What a person does to a rig in one go, as edits of its design: options kept and taken, strings, the order of shedding, the weather's place.</summary>
+/// <summary>
+/// What a person does to a rig in one go, as edits of its design: options kept and taken, strings, the order of shedding, the weather's place.
+/// </summary>
 public static class Proposals
 {
     private const int MonthsAYear = 12;
@@ -18,7 +20,8 @@ public static class Proposals
             throw new InputException("name", name, "Give the option a name.");
         if (design.Options.Any(o => o.Name == called))
             throw new InputException("name", called, $"An option is called \"{called}\" already.");
-        var option = new OptionDesign { Name = called, Chosen = design.Unit.Chosen, Start = design.Start, Energy = design.Energy, Sources = design.Survey.Sources };
+        var option =
+            new OptionDesign { Name = called, Chosen = design.Unit.Chosen, Start = design.Start, Energy = design.Energy, Sources = design.Survey.Sources };
         return DesignEdit.OfWhole(design, d => d with { Options = [.. d.Options, option] });
     }
 

@@ -9,14 +9,15 @@ public static class RigPresets
     public static JobDesign New(RigKind kind, string name)
     {
         var blank = new JobDesign { Name = name };
-        SurveyDesign Skin(string wall, string floor, string insulation, double thickness, double floorThickness, double length, double width, double height, double air, double mass) => blank.Survey with
-        {
-            Kind = kind,
-            Space = new SpaceDesign { LengthM = length, WidthM = width, HeightM = height, AirChangesPerHour = air, MassJm2K = mass },
-            Roof = new SkinDesign { Preset = wall, Insulation = insulation, InsulationM = thickness },
-            Walls = new SkinDesign { Preset = wall, Insulation = insulation, InsulationM = thickness },
-            Floor = new SkinDesign { Preset = floor, Insulation = "xps", InsulationM = floorThickness },
-        };
+        SurveyDesign Skin(string wall, string floor, string insulation, double thickness, double floorThickness, double length, double width, double height,
+            double air, double mass) => blank.Survey with
+            {
+                Kind = kind,
+                Space = new SpaceDesign { LengthM = length, WidthM = width, HeightM = height, AirChangesPerHour = air, MassJm2K = mass },
+                Roof = new SkinDesign { Preset = wall, Insulation = insulation, InsulationM = thickness },
+                Walls = new SkinDesign { Preset = wall, Insulation = insulation, InsulationM = thickness },
+                Floor = new SkinDesign { Preset = floor, Insulation = "xps", InsulationM = floorThickness },
+            };
         return blank with
         {
             Survey = kind switch

@@ -46,7 +46,8 @@ public sealed class StationRegistry(IReadOnlyList<Station> all)
         All.TakeWhile(s => s != station).Where(s => station.ReadsAllBefore || station.Reads.Contains(s.Result));
 
     /// <summary>How assessments are written.</summary>
-    public JsonSerializerOptions Json => _json ??= new JsonSerializerOptions(JobFile.Json) { TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Describe } } };
+    public JsonSerializerOptions Json =>
+        _json ??= new JsonSerializerOptions(JobFile.Json) { TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Describe } } };
 
     private JsonSerializerOptions? _json;
 

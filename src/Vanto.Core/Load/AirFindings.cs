@@ -17,13 +17,16 @@ internal static class AirFindings
         if (AirExchange.JudgeBreath(Breath(survey, freshLs), freshLs / 1000) is { } stuffy)
             yield return stuffy;
         var at32 = soak.Hold.First(h => h.LimitC == 32).Minutes;
-        if (survey.Occupants.Any(o => o.Alone) && at32 is < 60 && !(survey.Sources.Generator is { Fitted: true, AutoStart: true } || survey.Sources.Shore.Fitted))
-            yield return Finding.Of(FindingCode.HoldAnimal, Severity.Stop, $"Left alone, whoever is inside has {at32 ?? 0:Count} minutes until 32 °C once the unit stops, and there is no second source of power.");
+        if (survey.Occupants.Any(o => o.Alone) && at32 is < 60
+            && !(survey.Sources.Generator is { Fitted: true, AutoStart: true } || survey.Sources.Shore.Fitted))
+            yield return Finding.Of(FindingCode.HoldAnimal, Severity.Stop,
+                $"Left alone, whoever is inside has {at32 ?? 0:Count} minutes until 32 °C once the unit stops, and there is no second source of power.");
         if (survey.Shades.Count > 0)
         {
             var bare = held.Solve(space with { Shades = [] }).PeakW;
             if (day.PeakW < 0.85 * bare)
-                yield return Finding.Of(FindingCode.ShadeParking, Severity.Note, $"Shade takes {1 - day.PeakW / bare:Fraction} off the peak: in the open it is {bare:Power}.");
+                yield return Finding.Of(FindingCode.ShadeParking, Severity.Note,
+                    $"Shade takes {1 - day.PeakW / bare:Fraction} off the peak: in the open it is {bare:Power}.");
         }
         if (DampWall(survey, design, space) is { } damp)
             yield return damp;
@@ -49,10 +52,13 @@ internal static class AirFindings
         foreach (var face in space.Faces.Where(f => f.FarSide == FarSide.OutdoorAir && f.Kind == FaceKind.Wall).Take(1))
         {
             var inside = HeatingLoad.InsideFilm(face.TiltDeg);
-            var u = Layers.Transmittance(face.Layers, inside, 1 / ThermalSpace.OutsideFilm(face, survey.Climate.WinterWindMs, 273.15)) + face.ExtraTransmittance;
+            var u = Layers.Transmittance(face.Layers, inside, 1 / ThermalSpace.OutsideFilm(face, survey.Climate.WinterWindMs, 273.15))
+                + face.ExtraTransmittance;
             var surface = design.HeatC - u * inside * (design.HeatC - survey.Climate.WinterC);
             if (surface < dew)
-                return Finding.Of(FindingCode.SkinCondense, Severity.Caution, $"In the coldest night the lining stands at {surface:Temperature} on the mean, below the room's dew point of {dew:Temperature}: it will be wet.");
+                return Finding.Of(FindingCode.SkinCondense, Severity.Caution,
+                    $"In the coldest night the lining stands at {surface:Temperature} on the mean, below the room's dew point of {dew:Temperature}: it will "
+                        + $"be wet.");
         }
         return null;
     }

@@ -142,7 +142,8 @@ public static class DesignCoolingLoad
     {
         private readonly double _keep = model.MassCapacity * drivers.Steps / 86400;
         private readonly double _denominator = model.MassCapacity * drivers.Steps / 86400 + model.MassCoupling;
-        private double _sun = 0.7 * drivers.GlassSunW.Average() / model.MassCoupling, _people = 0.6 * drivers.PeopleW.Average() / model.MassCoupling, _appliance = drivers.ApplianceRadiantW.Average() / model.MassCoupling;
+        private double _sun = 0.7 * drivers.GlassSunW.Average() / model.MassCoupling, _people =
+            0.6 * drivers.PeopleW.Average() / model.MassCoupling, _appliance = drivers.ApplianceRadiantW.Average() / model.MassCoupling;
         private double _sunBefore, _peopleBefore, _applianceBefore;
 
         public double SunW => model.MassCoupling * _sun;
@@ -158,7 +159,8 @@ public static class DesignCoolingLoad
 
         public bool Settled(double tolerance)
         {
-            var settled = Math.Abs(_sun - _sunBefore) <= tolerance && Math.Abs(_people - _peopleBefore) <= tolerance && Math.Abs(_appliance - _applianceBefore) <= tolerance;
+            var settled = Math.Abs(_sun - _sunBefore) <= tolerance && Math.Abs(_people - _peopleBefore) <= tolerance
+                && Math.Abs(_appliance - _applianceBefore) <= tolerance;
             (_sunBefore, _peopleBefore, _applianceBefore) = (_sun, _people, _appliance);
             return settled;
         }

@@ -36,7 +36,8 @@ public sealed class Outlook : IEquatable<Outlook>
     public double Albedo => _space.Weather.Albedo;
 
     /// <inheritdoc />
-    public bool Equals(Outlook? other) => other is not null && TiltDeg == other.TiltDeg && AzimuthDeg == other.AzimuthDeg && RelativeAzimuthDeg == other.RelativeAzimuthDeg
+    public bool Equals(Outlook? other) =>
+        other is not null && TiltDeg == other.TiltDeg && AzimuthDeg == other.AzimuthDeg && RelativeAzimuthDeg == other.RelativeAzimuthDeg
         && Cover == other.Cover && (ReferenceEquals(Shades, other.Shades) || Shades.SequenceEqual(other.Shades));
 
     /// <inheritdoc />
@@ -62,7 +63,8 @@ public sealed class FaceSun
     /// <param name="stepH">Hours a step.</param>
     public FaceSun(Outlook outlook, WeatherMoment[] weather, double stepH)
     {
-        (_direct, _diffuse, _cosIncidence, _skyShare) = (new double[weather.Length], new double[weather.Length], new double[weather.Length], new double[weather.Length]);
+        (_direct, _diffuse, _cosIncidence, _skyShare) =
+            (new double[weather.Length], new double[weather.Length], new double[weather.Length], new double[weather.Length]);
         _skyView = SkyLongWave.View(outlook.TiltDeg);
         var normal = Direction.Of(outlook.TiltDeg, outlook.AzimuthDeg);
         for (var k = 0; k < weather.Length; k++)

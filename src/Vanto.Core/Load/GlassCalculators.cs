@@ -33,7 +33,9 @@ public static class GlassCalculators
         var u = 1 / (1 / i.U + i.CoverR);
         return new ResultBuilder()
             .Step("IAM", "Modifier of the angle", "table by angle of incidence", $"{i.IncidenceDeg}°", modifier, QuantityKind.Number, Citations.Glass)
-            .Step("q_sun", "Sun let through", "A·SHGC·IAC·(I_dir·IAM + I_dif·IAM_d)", $"{i.AreaM2}·{i.Shgc}·{i.InteriorShade}·({i.DirectWm2}·{modifier:0.###} + {i.DiffuseWm2}·{diffuse})", i.AreaM2 * i.Shgc * i.InteriorShade * (i.DirectWm2 * modifier + i.DiffuseWm2 * diffuse), Power, Citations.Glass)
+            .Step("q_sun", "Sun let through", "A·SHGC·IAC·(I_dir·IAM + I_dif·IAM_d)",
+                $"{i.AreaM2}·{i.Shgc}·{i.InteriorShade}·({i.DirectWm2}·{modifier:0.###} + {i.DiffuseWm2}·{diffuse})",
+                i.AreaM2 * i.Shgc * i.InteriorShade * (i.DirectWm2 * modifier + i.DiffuseWm2 * diffuse), Power, Citations.Glass)
             .Step("q_warm", "Warmth through it", "A·ΔT/(1/U + R_cover)", $"U_eff {u:0.###}", i.AreaM2 * u * i.DifferenceK, Power, Citations.Glass).Done();
     }
 }

@@ -2,8 +2,11 @@ using Vanto.Core.Physics;
 
 namespace Vanto.Core.Load;
 
-/// <summary>A pull-down: minutes to the set-point (null where it is not reached), humidity and temperatures at its end, and the way there minute by minute.</summary>
-public sealed record PullDownResult(double StartC, double? Minutes, double RelativeHumidityPct, double MassC, double AirC, double[] AirByMinuteC, double[] HumidityByMinutePct);
+/// <summary>
+/// A pull-down: minutes to the set-point (null where it is not reached), humidity and temperatures at its end, and the way there minute by minute.
+/// </summary>
+public sealed record PullDownResult(double StartC, double? Minutes, double RelativeHumidityPct, double MassC, double AirC, double[] AirByMinuteC,
+    double[] HumidityByMinutePct);
 
 /// <summary>What happens when nothing cools, when cooling begins, and when it ends. Minutes and °C.</summary>
 public sealed class HeatSoak
@@ -78,7 +81,8 @@ public sealed class HeatSoak
     /// <param name="capacityW">Cooling at outdoor temperature and indoor wet bulb.</param>
     /// <param name="airFlowM3s">Of the indoor fan.</param>
     /// <param name="split">Coil: air temperature, humidity ratio, cooling, flow → sensible and latent W.</param>
-    public PullDownResult PullDown(int fromHour, Func<double, double, double> capacityW, double airFlowM3s, Func<double, double, double, double, (double Sensible, double Latent)> split)
+    public PullDownResult PullDown(int fromHour, Func<double, double, double> capacityW, double airFlowM3s,
+        Func<double, double, double, double, (double Sensible, double Latent)> split)
     {
         const int step = 60;
         var model = new ThermalSpace(_space);
@@ -161,7 +165,8 @@ public sealed class HeatSoak
     /// <param name="space">The space.</param>
     /// <param name="drivers">Its design day.</param>
     /// <param name="sensibleW">Sensible cooling by outdoor temperature.</param>
-    public static (double PeakC, double Hour, double HoursAbove) PeakIndoorWithCapacity(SpaceDescription space, SpaceDrivers drivers, Func<double, double> sensibleW)
+    public static (double PeakC, double Hour, double HoursAbove) PeakIndoorWithCapacity(SpaceDescription space, SpaceDrivers drivers,
+        Func<double, double> sensibleW)
     {
         var model = new ThermalSpace(space);
         model.Prepare(86400.0 / drivers.Steps);

@@ -28,7 +28,13 @@ public static class HeatingLoad
             var chain = SkinChain.Of(face, ThermalSpace.OutsideFilm(face, windMs, 273.15), InsideFilm(face.TiltDeg));
             var wk = chain.Bridge + 1 / chain.Conductances.Sum(g => 1 / g);
             conductance += wk;
-            var beyond = face.FarSide switch { FarSide.Water => space.WaterC, FarSide.Ground => space.GroundC, FarSide.Neighbour => outdoorC + space.NeighbourRiseK, _ => outdoorC };
+            var beyond = face.FarSide switch
+            {
+                FarSide.Water => space.WaterC,
+                FarSide.Ground => space.GroundC,
+                FarSide.Neighbour => outdoorC + space.NeighbourRiseK,
+                _ => outdoorC
+            };
             var watts = wk * (indoorC - beyond);
             if (face.Kind == FaceKind.Roof)
                 roof += watts;
@@ -52,7 +58,8 @@ public static class HeatingLoad
     /// <param name="conductanceWK">Loss of the space.</param>
     /// <param name="indoorC">Held inside.</param>
     /// <param name="gainsW">Sure gains.</param>
-    public static (BalanceKind Kind, double OutdoorC) BalancePoint(IReadOnlyList<(double OutdoorC, double Watts)> curve, double conductanceWK, double indoorC, double gainsW = 0)
+    public static (BalanceKind Kind, double OutdoorC) BalancePoint(IReadOnlyList<(double OutdoorC, double Watts)> curve, double conductanceWK, double indoorC,
+        double gainsW = 0)
     {
         double Spare(double t) => At(curve, t) - (conductanceWK * (indoorC - t) - gainsW);
         var (low, high) = (curve[0].OutdoorC, curve[^1].OutdoorC);

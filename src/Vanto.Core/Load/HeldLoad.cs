@@ -56,7 +56,8 @@ public sealed class HeldLoad(WeatherMoment[] day)
 
     private SkinResponse Response(SpaceDescription space, OpaqueFace face)
     {
-        var key = new SkinKey(face.Layers, face.ExtraTransmittance, ThermalSpace.OutsideFilm(face, space.Weather.WindMs), Layers.InsideFilmCooling(face.TiltDeg));
+        var key = new SkinKey(face.Layers, face.ExtraTransmittance, ThermalSpace.OutsideFilm(face, space.Weather.WindMs),
+            Layers.InsideFilmCooling(face.TiltDeg));
         if (_skins.TryGetValue(key, out var known))
             return known;
         return _skins[key] = new SkinResponse(SkinChain.Of(face with { AreaM2 = 1 }, key.Film, key.InsideFilm), day.Length);

@@ -44,7 +44,8 @@ public record BoxInput : DesignPart
     internal SurveyDesign Survey()
     {
         var skin = new SkinDesign { Preset = Skin, Insulation = Insulation, InsulationM = InsulationM, Paint = Paint };
-        WindowDesign Glass(Side side) => new() { Name = side.ToString(), Side = side, WidthM = GlassM2 / (0.5 * HeightM), HeightM = 0.5 * HeightM, Glazing = Glazing, Cover = Cover };
+        WindowDesign Glass(Side side) =>
+            new() { Name = side.ToString(), Side = side, WidthM = GlassM2 / (0.5 * HeightM), HeightM = 0.5 * HeightM, Glazing = Glazing, Cover = Cover };
         return new SurveyDesign
         {
             Place = new PlaceDesign
@@ -134,13 +135,15 @@ public static class LoadCalculators
     private const int StepS = 300;
 
     /// <summary>How much must go out.</summary>
-    [Calculator("design-cooling-load", "Cooling load of a box", "How many watts on the design day, and what causes them.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.SolAir), nameof(Citations.Glass), nameof(Citations.People)])]
+    [Calculator("design-cooling-load", "Cooling load of a box", "How many watts on the design day, and what causes them.",
+        CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.SolAir), nameof(Citations.Glass), nameof(Citations.People)])]
     public static CalculationResult CoolingLoad(BoxInput i)
     {
         var space = i.Space();
         var (load, _) = DesignCoolingLoad.Solve(space, DesignDay.Steps(space.Weather, StepS));
         var result = new ResultBuilder()
-            .Step("UA", "Skin and glass lose", "Σ U·A", $"{space.Faces.Count} faces, {space.Windows.Count} windows", new ThermalSpace(space).SkinWK, Conductance, Citations.Films)
+            .Step("UA", "Skin and glass lose", "Σ U·A", $"{space.Faces.Count} faces, {space.Windows.Count} windows", new ThermalSpace(space).SkinWK,
+                Conductance, Citations.Films)
             .Step("Q", "Peak load", "heat balance, the day repeated", $"hour {load.PeakHour + 1}", load.PeakW, Power, Citations.HeatBalance)
             .Number("h", "in the hour that begins at", load.PeakHour, HourOfDay)
             .Number("SHR", "Sensible share", load.PeakSensibleShare, Fraction)
@@ -151,7 +154,8 @@ public static class LoadCalculators
     }
 
     /// <summary>The engine itself.</summary>
-    [Calculator("space-model", "Heat balance of a box", "What a lived-in box does by itself through the repeating design day, and whether its energy closes.", CitationIds = [nameof(Citations.HeatBalance)])]
+    [Calculator("space-model", "Heat balance of a box", "What a lived-in box does by itself through the repeating design day, and whether its energy closes.",
+        CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Model(BoxInput i)
     {
         var space = i.Space();
@@ -177,11 +181,13 @@ public static class LoadCalculators
         return new ResultBuilder()
             .Step("T_max", "Warmest, nothing cooling", "T = B/A each 300 s, day 20", $"{model.NodeCount} nodes", warm, Temperature, Citations.HeatBalance)
             .Number("T_min", "Coolest", cold, Temperature)
-            .Step("r", "Largest fault of the energy balance, J a step", "Σ heat in − Δ stored", $"{drivers.Steps} steps", off, QuantityKind.Number, Citations.HeatBalance).Done();
+            .Step("r", "Largest fault of the energy balance, J a step", "Σ heat in − Δ stored", $"{drivers.Steps} steps", off, QuantityKind.Number,
+                Citations.HeatBalance).Done();
     }
 
     /// <summary>Which way to park.</summary>
-    [Calculator("heading-sweep", "Which way to park", "The peak load of a box at sixteen headings.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Transposition)])]
+    [Calculator("heading-sweep", "Which way to park", "The peak load of a box at sixteen headings.",
+        CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Transposition)])]
     public static CalculationResult Headings(BoxInput i)
     {
         var space = i.Space();
@@ -197,13 +203,16 @@ public static class LoadCalculators
     }
 
     /// <summary>What would buy most.</summary>
-    [Calculator("load-sensitivity", "What a change buys", "Each measure on a box, on its own, the largest first.", CitationIds = [nameof(Citations.HeatBalance)])]
+    [Calculator("load-sensitivity", "What a change buys", "Each measure on a box, on its own, the largest first.",
+        CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Sensitivity(BoxInput i)
     {
         var assessment = LoadStation.Assess(i.Survey(), new LoadDesign { SetpointC = i.SetpointC, HumidityPct = i.InsideHumidityPct });
-        var result = new ResultBuilder().Step("Q", "Peak load now", "heat balance", $"hour {assessment.PeakHour + 1}", assessment.PeakW, Power, Citations.HeatBalance);
+        var result =
+            new ResultBuilder().Step("Q", "Peak load now", "heat balance", $"hour {assessment.PeakHour + 1}", assessment.PeakW, Power, Citations.HeatBalance);
         foreach (var measure in assessment.Measures)
-            result.Step(measure.Id, measure.Words.InUnits(), "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power, Citations.HeatBalance);
+            result.Step(measure.Id, measure.Words.InUnits(), "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power,
+                Citations.HeatBalance);
         return result.Done();
     }
 
@@ -214,13 +223,15 @@ public static class LoadCalculators
         var space = i.Space();
         var soak = new HeatSoak(space, DesignDay.Steps(space.Weather, StepS));
         return new ResultBuilder()
-            .Step("T", "It reaches", "the day repeated, air floating", $"{space.Weather.DryBulbC} °C outdoors", soak.Peak.AirC, Temperature, Citations.HeatBalance)
+            .Step("T", "It reaches", "the day repeated, air floating", $"{space.Weather.DryBulbC} °C outdoors", soak.Peak.AirC, Temperature,
+                Citations.HeatBalance)
             .Number("h", "at", soak.Peak.Hour, HourOfDay)
             .Number("T_15", "at 15:00 it stands at", soak.At(15), Temperature).Done();
     }
 
     /// <summary>How long it is safe after a power cut.</summary>
-    [Calculator("hold-time", "Minutes after the unit stops", "How long a held box stays below temperatures once nothing cools.", CitationIds = [nameof(Citations.HeatBalance)])]
+    [Calculator("hold-time", "Minutes after the unit stops", "How long a held box stays below temperatures once nothing cools.",
+        CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult Hold(HoldTimeInput i)
     {
         var space = i.Space();
@@ -228,14 +239,17 @@ public static class LoadCalculators
         double[] limits = [28, 30, 32, 35];
         var minutes = HeatSoak.HoldTime(space, drivers, DesignCoolingLoad.Solve(space, drivers).Settled, i.Hour, limits);
         var result = new ResultBuilder();
-        result.Working.Given("T_0", "held at", space.SetpointC, "°C", Citations.HeatBalance).Step("t", "60 s steps from the held day", $"from {i.Hour} h", minutes[0] ?? HeatSoak.HoldLimitMinutes, "min", Citations.HeatBalance);
+        result.Working.Given("T_0", "held at", space.SetpointC, "°C", Citations.HeatBalance).Step("t", "60 s steps from the held day", $"from {i.Hour} h",
+            minutes[0] ?? HeatSoak.HoldLimitMinutes, "min", Citations.HeatBalance);
         for (var k = 0; k < limits.Length; k++)
-            result.Words($"{limits[k]} °C", FormattableString.Invariant($"until {limits[k]} °C"), minutes[k] is { } m ? FormattableString.Invariant($"{m:0} min") : "not within 12 h");
+            result.Words($"{limits[k]} °C", FormattableString.Invariant($"until {limits[k]} °C"),
+                minutes[k] is { } m ? FormattableString.Invariant($"{m:0} min") : "not within 12 h");
         return result.Done();
     }
 
     /// <summary>What if it is too small.</summary>
-    [Calculator("peak-indoor-with-capacity", "If the unit is too small", "How warm a box gets on the design day with a limited unit.", CitationIds = [nameof(Citations.HeatBalance)])]
+    [Calculator("peak-indoor-with-capacity", "If the unit is too small", "How warm a box gets on the design day with a limited unit.",
+        CitationIds = [nameof(Citations.HeatBalance)])]
     public static CalculationResult PeakIndoor(PeakIndoorInput i)
     {
         var space = i.Space();
@@ -247,7 +261,8 @@ public static class LoadCalculators
     }
 
     /// <summary>Heating load.</summary>
-    [Calculator("design-heating-load", "Heating load", "What a box loses in the coldest night, steady and without sun.", CitationIds = [nameof(Citations.Films)])]
+    [Calculator("design-heating-load", "Heating load", "What a box loses in the coldest night, steady and without sun.",
+        CitationIds = [nameof(Citations.Films)])]
     public static CalculationResult Heating(DesignHeatingInput i)
     {
         var load = HeatingLoad.Design(i.Space(), i.IndoorC, i.WinterC, i.WindMs);
@@ -259,21 +274,31 @@ public static class LoadCalculators
     }
 
     /// <summary>Where the heat pump's capacity meets the loss.</summary>
-    [Calculator("balance-point", "Balance point", "Down to which temperature a heat pump carries the space alone.", CitationIds = [nameof(Citations.Arithmetic)])]
+    [Calculator("balance-point", "Balance point", "Down to which temperature a heat pump carries the space alone.",
+        CitationIds = [nameof(Citations.Arithmetic)])]
     public static CalculationResult Balance(BalancePointInput i)
     {
         var (kind, outdoor) = HeatingLoad.BalancePoint([(-15, i.AtMinus15W), (-7, i.AtMinus7W), (8.3, i.At8W)], i.ConductanceWK, i.IndoorC, i.GainsW);
         return new ResultBuilder()
-            .Step("t", "Balance point", "Q_hp(t) = UA·(t_i − t) − gains, linear between the points", $"UA {i.ConductanceWK} W/K", outdoor, Temperature, Citations.Arithmetic)
-            .Words("kind", "It lies", kind switch { BalanceKind.At => "on the curve", BalanceKind.BelowLowest => "below the lowest point: it carries all of the curve", _ => "above the highest point: it carries none of it" }).Done();
+            .Step("t", "Balance point", "Q_hp(t) = UA·(t_i − t) − gains, linear between the points", $"UA {i.ConductanceWK} W/K", outdoor, Temperature,
+                Citations.Arithmetic)
+            .Words("kind", "It lies", kind switch
+            {
+                BalanceKind.At => "on the curve",
+                BalanceKind.BelowLowest =>
+                "below the lowest point: it carries all of the curve",
+                _ => "above the highest point: it carries none of it"
+            }).Done();
     }
 
     /// <summary>A year.</summary>
-    [Calculator("year-run", "A year of the box", "How often and how hard a box is cooled and heated through a made year.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.MadeWeather)])]
+    [Calculator("year-run", "A year of the box", "How often and how hard a box is cooled and heated through a made year.",
+        CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.MadeWeather)])]
     public static CalculationResult Year(YearRunInput i)
     {
         if (i.HeatC >= i.SetpointC)
-            throw new InputException("heatC", Phrase.Of($"{i.HeatC:Temperature}"), Phrase.Of($"heatC: heating to {i.HeatC:Temperature} must stay below the {i.SetpointC:Temperature} held in summer"));
+            throw new InputException("heatC", Phrase.Of($"{i.HeatC:Temperature}"),
+                Phrase.Of($"heatC: heating to {i.HeatC:Temperature} must stay below the {i.SetpointC:Temperature} held in summer"));
         var year = new YearRun(i.Space(), i.Weather()).Run(i.HeatC);
         return new ResultBuilder()
             .Step("Q_s", "Sensible cooling", "Σ hours", $"{year.CoolingHours} cooling hours", year.SensibleKWh * 1000, HeatEnergy, Citations.HeatBalance)
@@ -284,12 +309,14 @@ public static class LoadCalculators
     }
 
     /// <summary>Which month to size for.</summary>
-    [Calculator("worst-design-month", "Worst month", "Low sun on large side windows can beat the hottest month.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Trade)])]
+    [Calculator("worst-design-month", "Worst month", "Low sun on large side windows can beat the hottest month.",
+        CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Trade)])]
     public static CalculationResult WorstMonth(YearRunInput i)
     {
         var peaks = WorstDesignMonth.Peaks(i.Space(), [.. i.Months().Select(m => m.MaxC)]);
         var worst = Array.IndexOf(peaks, peaks.Max());
-        var result = new ResultBuilder().Step("m", "Worst month", "DB_m = DB − (max − max_m), wet bulb 0.6 of it; the largest peak", $"{peaks[worst]:0} W", worst + 1, Count, Citations.Trade);
+        var result = new ResultBuilder().Step("m", "Worst month", "DB_m = DB − (max − max_m), wet bulb 0.6 of it; the largest peak", $"{peaks[worst]:0} W",
+            worst + 1, Count, Citations.Trade);
         for (var m = 0; m < 12; m++)
             result.Number($"{m + 1}", $"month {m + 1}", peaks[m], Power);
         return result.Done();

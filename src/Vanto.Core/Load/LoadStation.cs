@@ -26,9 +26,28 @@ public sealed record CauseSeries(Cause Cause, string Label, bool Damp, double[] 
 public sealed record HeadingLoad(double HeadingDeg, double PeakW);
 
 /// <summary>A change that could be bought, with what it takes off; it can be taken at once. Weight and cost are rough, common practice.</summary>
-/// <param name="NightHours">How much longer the same cooling lasts through the night, h: night heat saved over the mean night load.</param>
-public sealed record LoadMeasure(string Id, Phrase Words, double PeakChangeW, double DayChangeWh, double NightHours, double MassKg, double Cost, bool Tried, [property: JsonIgnore] DesignEdit Edit)
+public sealed record LoadMeasure
 {
+    public required string Id { get; init; }
+
+    public required Phrase Words { get; init; }
+
+    public required double PeakChangeW { get; init; }
+
+    public required double DayChangeWh { get; init; }
+
+    /// <summary>How much longer the same cooling lasts through the night, h: night heat saved over the mean night load.</summary>
+    public required double NightHours { get; init; }
+
+    public required double MassKg { get; init; }
+
+    public required double Cost { get; init; }
+
+    public required bool Tried { get; init; }
+
+    [JsonIgnore]
+    public DesignEdit Edit { get; init; } = DesignEdit.None;
+
     /// <summary>What it changes in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
 
@@ -37,7 +56,8 @@ public sealed record LoadMeasure(string Id, Phrase Words, double PeakChangeW, do
 }
 
 /// <summary>Several measures at once, solved together: nothing is counted twice.</summary>
-public sealed record MeasuresTogether(IReadOnlyList<string> Ids, double PeakChangeW, double DayChangeWh, double NightHours, double SumOfPeaksW, double MassKg, double Cost, [property: JsonIgnore] DesignEdit Edit)
+public sealed record MeasuresTogether(IReadOnlyList<string> Ids, double PeakChangeW, double DayChangeWh, double NightHours, double SumOfPeaksW, double MassKg,
+    double Cost, [property: JsonIgnore] DesignEdit Edit)
 {
     /// <summary>What they change in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
@@ -52,17 +72,34 @@ public sealed record SpaceLoad(string Name, bool Cooled, double FloorM2, double 
 /// <summary>The rig at another stand: its peak there as it stands and at its best heading.</summary>
 public sealed record StandLoad(string Name, string From, double HeadingDeg, double PeakW, int PeakHour, double BestHeadingDeg, double BestPeakW);
 
-/// <summary>The closed-up rig in the sun, half hour by half hour, and the minutes it stays below temperatures once its unit stops at the hottest hour.</summary>
-public sealed record SoakView(double[] AirC, double PeakC, double PeakHour, IReadOnlyList<HoldMinutes> Hold);
+/// <summary>
+/// The closed-up rig in the sun, half hour by half hour, and the minutes it stays below temperatures once its unit stops at the hottest hour.
+/// </summary>
+public sealed record SoakView(double[] AirC, double PeakC, double PeakHour, IReadOnlyList<HoldMinutes> Hold)
+{
+    /// <summary>Minutes after which a limit that is not reached is looked for no longer.</summary>
+    public int LimitMinutes => HeatSoak.HoldLimitMinutes;
+}
 
 /// <summary>Minutes until a temperature is reached; empty where it is not within twelve hours.</summary>
 public sealed record HoldMinutes(double LimitC, double? Minutes);
 
 /// <summary>Result of the Load station. Hour arrays: index 0 is 00 to 01.</summary>
-public sealed record LoadAssessment(
-    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<CauseSeries> Causes, double[] TotalW, double[] OutdoorC,
-    double PeakW, double PeakSensibleW, double PeakLatentW, int PeakHour, IReadOnlyList<HeadingLoad> Rose, IReadOnlyList<LoadMeasure> Measures) : IStationResult
+public sealed record LoadAssessment : IStationResult
 {
+    public required Verdict Verdict { get; init; }
+    public required IReadOnlyList<Finding> Findings { get; init; }
+    public required IReadOnlyList<Figure> Figures { get; init; }
+    public required IReadOnlyList<CauseSeries> Causes { get; init; }
+    public required double[] TotalW { get; init; }
+    public required double[] OutdoorC { get; init; }
+    public required double PeakW { get; init; }
+    public required double PeakSensibleW { get; init; }
+    public required double PeakLatentW { get; init; }
+    public required int PeakHour { get; init; }
+    public required IReadOnlyList<HeadingLoad> Rose { get; init; }
+    public required IReadOnlyList<LoadMeasure> Measures { get; init; }
+
     public MeasuresTogether? Together { get; init; }
     public IReadOnlyList<SpaceLoad> Spaces { get; init; } = [];
     public IReadOnlyList<StandLoad> Stands { get; init; } = [];
@@ -106,7 +143,8 @@ public sealed class LoadStation : Station<LoadAssessment>
     public override IEnumerable<SheetBlock> Sheet(StationInputs job)
     {
         var own = job.Result<LoadAssessment>();
-        return [new SheetBlock(SheetPlace.Rig, "The rig", SheetForm.Pairs, [SheetLine.Pair("Heat at its worst", Phrase.Of($"{own.PeakW:Power} at {own.PeakHour + 0.5:HourOfDay}"))])];
+        return [new SheetBlock(SheetPlace.Rig, "The rig", SheetForm.Pairs,
+            [SheetLine.Pair("Heat at its worst", Phrase.Of($"{own.PeakW:Power} at {own.PeakHour + 0.5:HourOfDay}"))])];
     }
 
     /// <inheritdoc />
@@ -116,8 +154,18 @@ public sealed class LoadStation : Station<LoadAssessment>
     public override IEnumerable<LedgerEntry> Ledger(StationInputs job) => [HeatEntry(job.Result<LoadAssessment>())];
 
     /// <summary>The heat at the peak, not yet held against a unit.</summary>
-    public static LedgerEntry HeatEntry(LoadAssessment load) => new(
-        "heat", "load", new Measure(load.PeakW, QuantityKind.Power), Phrase.Of($"at {load.PeakHour + 0.5:HourOfDay}"), Phrase.Of($""), null, LedgerEntry.GaugeMark, false, load.Verdict.State);
+    public static LedgerEntry HeatEntry(LoadAssessment load) => new LedgerEntry
+    {
+        Id = "heat",
+        Station = "load",
+        Value = new Measure(load.PeakW, QuantityKind.Power),
+        Note = Phrase.Of($"at {load.PeakHour + 0.5:HourOfDay}"),
+        Limit = Phrase.Of($""),
+        Share = null,
+        Mark = LedgerEntry.GaugeMark,
+        MoreIsBetter = false,
+        State = load.Verdict.State,
+    };
 
     private const int SweepStepS = 900;
 
@@ -144,16 +192,26 @@ public sealed class LoadStation : Station<LoadAssessment>
         var held = new HeldLoad(DesignDay.Steps(space.Weather, SweepStepS));
         var rose = Rose(space, held);
         var (measures, together) = LoadMeasures.Find(survey, design, space, held, rose);
-        var heating = HeatingLoad.Design(space with { WaterC = survey.Climate.WinterWaterC, GroundC = 10 }, design.HeatC, survey.Climate.WinterC, survey.Climate.WinterWindMs);
+        var heating = HeatingLoad.Design(space with { WaterC = survey.Climate.WinterWaterC, GroundC = 10 }, design.HeatC, survey.Climate.WinterC,
+            survey.Climate.WinterWindMs);
         var soaked = new HeatSoak(space, rigDay.Drivers);
         var soak = Soak(rigDay, soaked, day.PeakHour);
         var findings = Findings(survey, space, day, rose, measures).Concat(AirFindings.Of(survey, design, space, held, day, soak)).ToList();
         var peak = day.PeakHour;
-        return new LoadAssessment(
-            Say(day, findings), findings, Figures(space, day, heating, survey, design, soak), [.. Enum.GetValues<Cause>().Select(c => new CauseSeries(c, Labels[c], c >= Cause.DampAir, Rounded(day.ByCause[(int)c])))],
-            Rounded([.. Enumerable.Range(0, 24).Select(day.Total)]), [.. Enumerable.Range(0, 24).Select(h => DesignDay.AirC(space.Weather, h + 0.5))],
-            day.PeakW, day.SensibleW[peak], day.LatentW[peak], peak, rose, measures)
+        return new LoadAssessment
         {
+            Verdict = Say(day, findings),
+            Findings = Finding.Ranked(findings),
+            Figures = Figures(space, day, heating, survey, design, soak),
+            Causes = [.. Enum.GetValues<Cause>().Select(c => new CauseSeries(c, Labels[c], c >= Cause.DampAir, Rounded(day.ByCause[(int)c])))],
+            TotalW = Rounded([.. Enumerable.Range(0, 24).Select(day.Total)]),
+            OutdoorC = [.. Enumerable.Range(0, 24).Select(h => DesignDay.AirC(space.Weather, h + 0.5))],
+            PeakW = day.PeakW,
+            PeakSensibleW = day.SensibleW[peak],
+            PeakLatentW = day.LatentW[peak],
+            PeakHour = peak,
+            Rose = rose,
+            Measures = measures,
             Day = day,
             RigDay = rigDay,
             Together = together,
@@ -177,7 +235,8 @@ public sealed class LoadStation : Station<LoadAssessment>
         double[] limits = [28, 30, 32, 35];
         var minutes = HeatSoak.HoldTime(day.Space, day.Drivers, day.Settled, peakHour, limits);
         var halfHours = soaked.AirC.Length / 48;
-        return new SoakView([.. Enumerable.Range(0, 48).Select(i => Math.Round(soaked.AirC[(i + 1) * halfHours - 1], 2))], soaked.Peak.AirC, soaked.Peak.Hour, [.. limits.Zip(minutes, (l, m) => new HoldMinutes(l, m))]);
+        return new SoakView([.. Enumerable.Range(0, 48).Select(i => Math.Round(soaked.AirC[(i + 1) * halfHours - 1], 2))], soaked.Peak.AirC, soaked.Peak.Hour,
+            [.. limits.Zip(minutes, (l, m) => new HoldMinutes(l, m))]);
     }
 
     private static List<SpaceLoad> Spaces(SurveyDesign survey, LoadDesign design, HeldLoad held) =>
@@ -194,18 +253,21 @@ public sealed class LoadStation : Station<LoadAssessment>
             var held = new HeldLoad(DesignDay.Steps(there.Weather, SweepStepS));
             var load = held.Solve(there);
             var best = Rose(there, held).MinBy(r => r.PeakW)!;
-            return new StandLoad(stand.Place.Name.Length > 0 ? stand.Place.Name : $"stand {i + 2}", stand.From, stand.HeadingDeg, load.PeakW, load.PeakHour, best.HeadingDeg, best.PeakW);
+            return new StandLoad(stand.Place.Name.Length > 0 ? stand.Place.Name : $"stand {i + 2}", stand.From, stand.HeadingDeg, load.PeakW, load.PeakHour,
+                best.HeadingDeg, best.PeakW);
         })];
 
     private static Verdict Say(LoadDay day, List<Finding> findings)
     {
         if (day.PeakW <= 0)
-            return new Verdict(StationState.Caution, Phrase.Of($"No cooling is needed on this day."), Phrase.Of($"The space stays below its set-point by itself."));
+            return new Verdict(StationState.Caution, Phrase.Of($"No cooling is needed on this day."),
+                Phrase.Of($"The space stays below its set-point by itself."));
         var largest = Largest(day);
         return new Verdict(
             Verdict.Worst(findings),
             Phrase.Of($"{day.PeakW:Power} must go out at {day.PeakHour + 0.5:HourOfDay}; {Labels[largest]} is the largest part."),
-            Phrase.Of($"{day.ByCause[(int)largest][day.PeakHour]:Power} of {day.PeakW:Power} come from it; {day.LatentW[day.PeakHour]:Power} is moisture. Over the day {day.DayWh:HeatEnergy}."));
+            Phrase.Of($"{day.ByCause[(int)largest][day.PeakHour]:Power} of {day.PeakW:Power} come from it; {day.LatentW[day.PeakHour]:Power} is moisture. "
+                + $"Over the day {day.DayWh:HeatEnergy}."));
     }
 
     private static Cause Largest(LoadDay day) => Enum.GetValues<Cause>().MaxBy(c => day.ByCause[(int)c][day.PeakHour]);
@@ -213,22 +275,31 @@ public sealed class LoadStation : Station<LoadAssessment>
     private static List<HeadingLoad> Rose(SpaceDescription space, HeldLoad held) =>
         [.. Enumerable.Range(0, 16).Select(i => i * 22.5).Select(heading => new HeadingLoad(heading, held.Solve(space with { HeadingDeg = heading }).PeakW))];
 
-    private static IEnumerable<Finding> Findings(SurveyDesign survey, SpaceDescription space, LoadDay day, List<HeadingLoad> rose, IReadOnlyList<LoadMeasure> measures)
+    private static IEnumerable<Finding> Findings(SurveyDesign survey, SpaceDescription space, LoadDay day, List<HeadingLoad> rose,
+        IReadOnlyList<LoadMeasure> measures)
     {
         if (day.PeakW <= 0)
             yield break;
         var sun = day.ByCause[(int)Cause.GlassSun][day.PeakHour];
         if (sun > 0.35 * day.PeakW)
-            yield return Finding.Of(FindingCode.LoadGlass, Severity.Caution, Phrase.Of($"Sun through glass is {sun / day.PeakW:Fraction} of the peak load; {space.Windows[day.SunniestWindow.Index].Name} lets in most."), AsRemedies(measures.Where(m => m.Id == "covers")));
+            yield return Finding.Of(FindingCode.LoadGlass, Severity.Caution,
+                Phrase.Of($"Sun through glass is {sun / day.PeakW:Fraction} of the peak load; {space.Windows[day.SunniestWindow.Index].Name} lets in most."),
+                AsRemedies(measures.Where(m => m.Id == "covers")));
         var perFloor = new ThermalSpace(space).SkinWK / space.FloorM2;
         if (perFloor > 10)
-            yield return Finding.Of(FindingCode.LoadBare, Severity.Caution, Phrase.Of($"The skin loses {perFloor:Number} W/K for each m² of floor; above 10 is bare."), AsRemedies(measures.Where(m => m.Id is "insulation" or "break")));
+            yield return Finding.Of(FindingCode.LoadBare, Severity.Caution,
+                Phrase.Of($"The skin loses {perFloor:Number} W/K for each m² of floor; above 10 is bare."),
+                AsRemedies(measures.Where(m => m.Id is "insulation" or "break")));
         var air = day.ByCause[(int)Cause.Air][day.PeakHour] + day.ByCause[(int)Cause.DampAir][day.PeakHour];
         if (air > 0.30 * day.PeakW)
-            yield return Finding.Of(FindingCode.AirHot, Severity.Caution, Phrase.Of($"Outside air is {air / day.PeakW:Fraction} of the load: a vent fan left on works against the unit."), AsRemedies(measures.Where(m => m.Id == "tight")));
+            yield return Finding.Of(FindingCode.AirHot, Severity.Caution,
+                Phrase.Of($"Outside air is {air / day.PeakW:Fraction} of the load: a vent fan left on works against the unit."),
+                AsRemedies(measures.Where(m => m.Id == "tight")));
         var best = rose.MinBy(r => r.PeakW)!;
         if (best.PeakW < 0.95 * day.PeakW && survey.Kind is not (RigKind.Cabin or RigKind.Workshop))
-            yield return Finding.Of(FindingCode.HeadingGain, Severity.Note, Phrase.Of($"Nose to {best.HeadingDeg:Angle} the peak is {best.PeakW:Power}, {1 - best.PeakW / day.PeakW:Fraction} less."), AsRemedies(measures.Where(m => m.Id == "heading")));
+            yield return Finding.Of(FindingCode.HeadingGain, Severity.Note,
+                Phrase.Of($"Nose to {best.HeadingDeg:Angle} the peak is {best.PeakW:Power}, {1 - best.PeakW / day.PeakW:Fraction} less."),
+                AsRemedies(measures.Where(m => m.Id == "heading")));
     }
 
     private static List<Remedy> AsRemedies(IEnumerable<LoadMeasure> measures) =>
@@ -242,7 +313,8 @@ public sealed class LoadStation : Station<LoadAssessment>
             .Given("t_o", "outdoor air in that hour", DesignDay.AirC(space.Weather, peak + 0.5), "°C", Citations.DesignDay)
             .Given("t_i", "held inside", space.SetpointC, "°C", Citations.HeatBalance)
             .Given("ΣUA", "skin, glass and ribs", skin, "W/K", Citations.Films)
-            .Step("ṁ", "ρ·ACH·V/3600", $"{space.AirDensity:0.####} × {space.AirChangesPerHour} × {space.VolumeM3:0.##}/3600", space.InfiltrationKgS, "kg/s", Citations.HeatBalance);
+            .Step("ṁ", "ρ·ACH·V/3600", $"{space.AirDensity:0.####} × {space.AirChangesPerHour} × {space.VolumeM3:0.##}/3600", space.InfiltrationKgS, "kg/s",
+                Citations.HeatBalance);
         foreach (var cause in Enum.GetValues<Cause>())
             working.Step($"q {Labels[cause]}", "heat balance, mean of the hour", $"hour {peak + 1}", day.ByCause[(int)cause][peak], "W", cause switch
             {
@@ -258,9 +330,14 @@ public sealed class LoadStation : Station<LoadAssessment>
             new Figure("Peak load", day.PeakW, QuantityKind.Power, working.Done()),
             new Figure("of it sensible", day.SensibleW[peak], QuantityKind.Power, working.Done()),
             new Figure("of it moisture", day.LatentW[peak], QuantityKind.Power, working.Done()),
-            new Figure("Heat of the day", day.DayWh, QuantityKind.HeatEnergy, Working.Start().Step("Q_day", "Σ of 24 hourly means × 1 h", $"peak {day.PeakW:0} W", day.DayWh, "Wh", Citations.HeatBalance).Done()),
-            new Figure("of it by night", Night(day), QuantityKind.HeatEnergy, Working.Start().Step("Q_night", "Σ of the hourly means from 21:00 to 07:00", $"10 of 24 hours", Night(day), "Wh", Citations.HeatBalance).Done()),
-            new Figure("Closed up it reaches", soak.PeakC, QuantityKind.Temperature, Working.Start().Step("T", "the day repeated with nobody in, nothing on and nothing cooling", $"at {soak.PeakHour:0.0} h", soak.PeakC, "°C", Citations.HeatBalance).Done()),
+            new Figure("Heat of the day", day.DayWh, QuantityKind.HeatEnergy,
+                Working.Start().Step("Q_day", "Σ of 24 hourly means × 1 h", $"peak {day.PeakW:0} W", day.DayWh, "Wh", Citations.HeatBalance).Done()),
+            new Figure("of it by night", Night(day), QuantityKind.HeatEnergy,
+                Working.Start().Step("Q_night", "Σ of the hourly means from 21:00 to 07:00", $"10 of 24 hours", Night(day), "Wh", Citations.HeatBalance)
+                    .Done()),
+            new Figure("Closed up it reaches", soak.PeakC, QuantityKind.Temperature, Working.Start().Step("T",
+                "the day repeated with nobody in, nothing on and nothing cooling", $"at {soak.PeakHour:0.0} h", soak.PeakC, "°C",
+                Citations.HeatBalance).Done()),
             new Figure("Coldest night takes", heating.TotalW, QuantityKind.Power, Working.Start()
                 .Given("ΣUA + ṁc", "skin, glass, ribs and air, winter films", heating.ConductanceWK, "W/K", Citations.Films)
                 .Step("roof", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.RoofW, "W", Citations.Films)

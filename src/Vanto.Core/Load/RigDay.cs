@@ -27,7 +27,8 @@ public sealed record RigDay(SpaceDescription Space, WeatherMoment[] Weather, Spa
     /// <summary>The same day under a cloudy sky: a share of its sun is left.</summary>
     public RigDay UnderCloud(double sunShare)
     {
-        var weather = Array.ConvertAll(Weather, m => m with { Sky = new SkyIrradiance(m.Sky.Global * sunShare, m.Sky.Direct * sunShare, m.Sky.Diffuse * sunShare) });
+        var weather =
+            Array.ConvertAll(Weather, m => m with { Sky = new SkyIrradiance(m.Sky.Global * sunShare, m.Sky.Direct * sunShare, m.Sky.Diffuse * sunShare) });
         return this with { Weather = weather, Drivers = SpaceDrivers.Build(Space, weather) };
     }
 

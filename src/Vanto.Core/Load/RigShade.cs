@@ -35,7 +35,8 @@ public sealed record RigShade(ShadeDesign Design, double SideAzimuthDeg, double 
             return (1 - shaded, 1 - covered * (1 - Shading.AwningSky(Design.DepthM, AwningGapM, SideHeightM)));
         }
         var elevation = Shading.Obstruction(Design.HeightM, Design.DistanceM);
-        var through = Design.Kind switch { ShadeKind.TreeInLeaf => 0.20, ShadeKind.TreeLight => 0.35, ShadeKind.TreeBare => 0.65, ShadeKind.Conifer => 0.15, _ => 0 };
+        var through =
+            Design.Kind switch { ShadeKind.TreeInLeaf => 0.20, ShadeKind.TreeLight => 0.35, ShadeKind.TreeBare => 0.65, ShadeKind.Conifer => 0.15, _ => 0 };
         return (Shading.Behind(sun, Design.FromDeg, Design.ToDeg, elevation) ? through : 1, SkyShare(tiltDeg, azimuthDeg, elevation));
     }
 

@@ -1,6 +1,8 @@
 namespace Vanto.Core.Load;
 
-/// <summary>One face as a chain from outside to the air: capacities of its nodes (J/K), conductances between them (W/K; one more than nodes), bridge (W/K).</summary>
+/// <summary>
+/// One face as a chain from outside to the air: capacities of its nodes (J/K), conductances between them (W/K; one more than nodes), bridge (W/K).
+/// </summary>
 public sealed record SkinChain(double[] Capacities, double[] Conductances, double Bridge)
 {
     /// <summary>Cells of a layer are no thicker than heat travels in an hour, at most eight.</summary>
@@ -17,7 +19,8 @@ public sealed record SkinChain(double[] Capacities, double[] Conductances, doubl
                 resistance += layer.GapResistance;
                 continue;
             }
-            var cells = (int)Math.Min(8, Math.Max(1, Math.Ceiling(layer.ThicknessM / Math.Sqrt(3600 * solid.ConductivityWmK / (solid.DensityKgM3 * solid.SpecificHeatJkgK)))));
+            var cells = (int)Math.Min(8,
+                Math.Max(1, Math.Ceiling(layer.ThicknessM / Math.Sqrt(3600 * solid.ConductivityWmK / (solid.DensityKgM3 * solid.SpecificHeatJkgK)))));
             var half = layer.ThicknessM / cells / 2 / solid.ConductivityWmK;
             for (var cell = 0; cell < cells; cell++)
             {

@@ -51,7 +51,8 @@ public static class SurveyedSpace
     public static IReadOnlyList<NamedSpace> All(SurveyDesign survey, double setpointC, double humidityPct)
     {
         var weather = RigBox.Weather(survey.Place) with { WindMs = survey.Motion == Motion.Driving ? DrivingWindMs : survey.Place.WindMs };
-        var parts = new List<(string Name, bool Cooled, SpaceDesign Space, SkinDesign Roof, SkinDesign Walls, SkinDesign Floor, IReadOnlyList<WindowDesign> Windows, string Field)>
+        var parts = new List<(string Name, bool Cooled, SpaceDesign Space, SkinDesign Roof, SkinDesign Walls, SkinDesign Floor,
+            IReadOnlyList<WindowDesign> Windows, string Field)>
         {
             (FirstName(survey), true, survey.Space, survey.Roof, survey.Walls, survey.Floor, survey.Windows, "survey"),
         };
@@ -59,7 +60,8 @@ public static class SurveyedSpace
         {
             var f = survey.Further[i];
             var own = f.OwnSkin;
-            parts.Add((f.Name, f.Cooled, f.Space, own ? f.Roof : survey.Roof, own ? f.Walls : survey.Walls, own ? f.Floor : survey.Floor, f.Windows, $"survey.further[{i}]"));
+            parts.Add((f.Name, f.Cooled, f.Space, own ? f.Roof : survey.Roof, own ? f.Walls : survey.Walls, own ? f.Floor : survey.Floor, f.Windows,
+                $"survey.further[{i}]"));
         }
         var result = new List<NamedSpace>();
         for (var i = 0; i < parts.Count; i++)
@@ -82,7 +84,8 @@ public static class SurveyedSpace
                 GroundC = survey.Place.NightLowC,
                 OverheadCover = survey.OverheadCover,
                 NeighbourRiseK = UncooledRiseK,
-                Faces = [.. faces.Select(f => Face(survey, part.Roof, part.Walls, part.Floor, part.Field, f, prefix)).Select(f => Bounded(f, i, parts.ConvertAll(p => p.Cooled))).OfType<OpaqueFace>()],
+                Faces = [.. faces.Select(f => Face(survey, part.Roof, part.Walls, part.Floor, part.Field, f, prefix))
+                    .Select(f => Bounded(f, i, parts.ConvertAll(p => p.Cooled))).OfType<OpaqueFace>()],
                 Windows = [.. part.Windows.Select((w, k) => Window(w, $"{part.Field}.windows[{k}]", faces, prefix))],
                 Gains = i == 0 ? Gains(survey) : [],
                 Shades = [.. survey.Shades.Select(s => RigShade.Of(s, survey))],
@@ -101,7 +104,8 @@ public static class SurveyedSpace
         return beside < 0 ? face.Face : cooled[beside] ? null : face.Face with { FarSide = FarSide.Neighbour, ExtraTransmittance = 0 };
     }
 
-    private static (Side? Side, OpaqueFace Face) Face(SurveyDesign survey, SkinDesign roof, SkinDesign walls, SkinDesign floor, string at, BoxFace face, string prefix)
+    private static (Side? Side, OpaqueFace Face) Face(SurveyDesign survey, SkinDesign roof, SkinDesign walls, SkinDesign floor, string at, BoxFace face,
+        string prefix)
     {
         var (skin, field, kind) = face.Side switch
         {
@@ -116,15 +120,37 @@ public static class SurveyedSpace
             Underside.Ground => FarSide.Ground,
             _ => FarSide.UnderVehicle,
         };
-        return (face.Side, new OpaqueFace(prefix + face.Name, kind, face.NetM2, face.TiltDeg, face.RelativeAzimuthDeg, layers, RigBox.Absorptance(skin.Paint, field), ribs, far));
+        return (face.Side, new OpaqueFace
+        {
+            Name = prefix + face.Name,
+            Kind = kind,
+            AreaM2 = face.NetM2,
+            TiltDeg = face.TiltDeg,
+            RelativeAzimuthDeg = face.RelativeAzimuthDeg,
+            Layers = layers,
+            Absorptance = RigBox.Absorptance(skin.Paint, field),
+            ExtraTransmittance = ribs,
+            FarSide = far,
+        });
     }
 
     private static GlassFace Window(WindowDesign window, string field, IReadOnlyList<BoxFace> faces, string prefix)
     {
         var (glazing, cover) = RigBox.Glass(window, field);
         var face = faces.First(f => f.Side == window.Side);
-        return new GlassFace(prefix + window.Name, window.WidthM * window.HeightM * window.Count, face.TiltDeg, face.RelativeAzimuthDeg,
-            glazing.U, glazing.Shgc, glazing.DoublePane, cover.Interior, cover.Exterior, cover.Resistance);
+        return new GlassFace
+        {
+            Name = prefix + window.Name,
+            AreaM2 = window.WidthM * window.HeightM * window.Count,
+            TiltDeg = face.TiltDeg,
+            RelativeAzimuthDeg = face.RelativeAzimuthDeg,
+            WindowU = glazing.U,
+            Shgc = glazing.Shgc,
+            DoublePane = glazing.DoublePane,
+            InteriorShade = cover.Interior,
+            ExteriorShade = cover.Exterior,
+            CoverR = cover.Resistance,
+        };
     }
 
     /// <summary>Fan and doors together, m³/s; doors at the hottest hour.</summary>
@@ -141,12 +167,17 @@ public static class SurveyedSpace
         var people = survey.People;
         if (people.Count > 0)
         {
-            gains.Add(ByHour("people", GainKind.People, 0.6, h => Times(Persons[people.Activity], people.Count * Day.Share(h, people.AwakeFrom, people.AwakeTo))));
+            gains.Add(
+                ByHour("people", GainKind.People, 0.6, h => Times(Persons[people.Activity], people.Count * Day.Share(h, people.AwakeFrom, people.AwakeTo))));
             if (people.SleepHere)
-                gains.Add(ByHour("sleepers", GainKind.People, 0.6, h => Times(Persons[Activity.Sleeping], people.Count * (1 - Day.Share(h, people.AwakeFrom, people.AwakeTo)))));
+                gains.Add(ByHour("sleepers", GainKind.People, 0.6,
+                    h => Times(Persons[Activity.Sleeping], people.Count * (1 - Day.Share(h, people.AwakeFrom, people.AwakeTo)))));
         }
-        gains.AddRange(survey.Occupants.Select(o => ByHour(o.Kind == OccupantKind.People ? "visitors" : "animals", GainKind.People, 0.6, h => Times(Occupant(o), o.Count * Day.Share(h, o.From, o.To)))));
-        gains.AddRange(survey.Devices.Where(d => d.Inside).Select(d => ByHour(d.Name, GainKind.Appliances, ElectronicsRadiant, h => (d.PowerW * Day.Share(h, d.From, d.To), 0))));
+        gains.AddRange(survey.Occupants.Select(
+            o => ByHour(o.Kind == OccupantKind.People ? "visitors" : "animals", GainKind.People, 0.6,
+                h => Times(Occupant(o), o.Count * Day.Share(h, o.From, o.To)))));
+        gains.AddRange(survey.Devices.Where(d => d.Inside).Select(
+            d => ByHour(d.Name, GainKind.Appliances, ElectronicsRadiant, h => (d.PowerW * Day.Share(h, d.From, d.To), 0))));
         gains.AddRange(survey.Cooking.Select(c => ByHour(c.Name, GainKind.Appliances, 0.4, h => Times(Stove(c), Day.Share(h, c.From, c.To)))));
         if (survey.Sources is { Inverter: { Fitted: true, Inside: true } inverter, Battery.Fitted: true })
         {
@@ -170,7 +201,8 @@ public static class SurveyedSpace
         return (stays * (1 - damp), stays * damp);
     }
 
-    private static (double Sensible, double Latent) Times((double Sensible, double Latent) gain, double factor) => (gain.Sensible * factor, gain.Latent * factor);
+    private static (double Sensible, double Latent) Times((double Sensible, double Latent) gain, double factor) =>
+        (gain.Sensible * factor, gain.Latent * factor);
 
     private static HourlyGain ByHour(string name, GainKind kind, double radiant, Func<int, (double Sensible, double Latent)> watts)
     {

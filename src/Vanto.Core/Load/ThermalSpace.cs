@@ -9,15 +9,35 @@ public enum FaceKind { Roof, Wall, Floor }
 public enum FarSide { OutdoorAir, UnderVehicle, Water, Ground, Neighbour }
 
 /// <summary>One opaque face of the skin. Angles in degrees; azimuth relative to the nose.</summary>
-public sealed record OpaqueFace(
-    string Name, FaceKind Kind, double AreaM2, double TiltDeg, double RelativeAzimuthDeg, IReadOnlyList<Layer> Layers,
-    double Absorptance, double ExtraTransmittance, FarSide FarSide = FarSide.OutdoorAir, double Emittance = 0.90, double? OutsideFilmWm2K = null);
+public sealed record OpaqueFace
+{
+    public required string Name { get; init; }
+    public required FaceKind Kind { get; init; }
+    public required double AreaM2 { get; init; }
+    public required double TiltDeg { get; init; }
+    public required double RelativeAzimuthDeg { get; init; }
+    public required IReadOnlyList<Layer> Layers { get; init; }
+    public required double Absorptance { get; init; }
+    public required double ExtraTransmittance { get; init; }
+    public FarSide FarSide { get; init; } = FarSide.OutdoorAir;
+    public double Emittance { get; init; } = 0.90;
+    public double? OutsideFilmWm2K { get; init; } = null;
+}
 
 /// <summary>One window. IAC is the share of sun an inside shade lets through, Exterior that of an outside one.</summary>
-public sealed record GlassFace(
-    string Name, double AreaM2, double TiltDeg, double RelativeAzimuthDeg, double WindowU, double Shgc, bool DoublePane,
-    double InteriorShade, double ExteriorShade, double CoverR)
+public sealed record GlassFace
 {
+    public required string Name { get; init; }
+    public required double AreaM2 { get; init; }
+    public required double TiltDeg { get; init; }
+    public required double RelativeAzimuthDeg { get; init; }
+    public required double WindowU { get; init; }
+    public required double Shgc { get; init; }
+    public required bool DoublePane { get; init; }
+    public required double InteriorShade { get; init; }
+    public required double ExteriorShade { get; init; }
+    public required double CoverR { get; init; }
+
     /// <summary>Share of the sun behind an open pane that comes in: the pane's gain, its shades.</summary>
     public double SunGain => Shgc * InteriorShade * ExteriorShade;
 

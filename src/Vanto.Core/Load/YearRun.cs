@@ -44,7 +44,8 @@ public sealed class YearRun
     /// <param name="space">The space; its heading, set-point and humidity hold.</param>
     /// <param name="weather">Hourly weather that begins at midnight.</param>
     /// <param name="stepS">Seconds a step, a divisor of 3600.</param>
-    public YearRun(SpaceDescription space, WeatherYear weather, int stepS = 900) : this(space, SpaceDrivers.Build(space, weather.Steps(stepS), stepS), stepS) { }
+    public YearRun(SpaceDescription space, WeatherYear weather,
+        int stepS = 900) : this(space, SpaceDrivers.Build(space, weather.Steps(stepS), stepS), stepS) { }
 
     /// <summary>The same from drivers prepared already.</summary>
     public YearRun(SpaceDescription space, SpaceDrivers drivers, int stepS)
@@ -81,7 +82,8 @@ public sealed class YearRun
                 if (power < -1e-9)
                 {
                     sensible -= power;
-                    latent += Math.Max(0, exchange * (_drivers.OutdoorRatio[step] - _space.SetpointRatio) + _drivers.PeopleLatentW[step] + _drivers.ApplianceLatentW[step]);
+                    latent += Math.Max(0,
+                        exchange * (_drivers.OutdoorRatio[step] - _space.SetpointRatio) + _drivers.PeopleLatentW[step] + _drivers.ApplianceLatentW[step]);
                 }
                 else
                 {

@@ -33,12 +33,14 @@ public static class AirExchange
     /// <param name="freshM3s">Outdoor air that comes in.</param>
     public static Finding? JudgeBreath(double ppm, double freshM3s) => ppm <= FreshPpm ? null
         : Finding.Of(FindingCode.AirBreath, ppm > WorkplacePpm ? Severity.Stop : ppm > StuffyPpm ? Severity.Caution : Severity.Note,
-            $"The air settles at {ppm:Count} ppm of carbon dioxide with {freshM3s:AirFlow} of fresh air; below 1,200 is fresh, above 5,000 is past the workplace limit.");
+            $"The air settles at {ppm:Count} ppm of carbon dioxide with {freshM3s:AirFlow} of fresh air; below 1,200 is fresh, above 5,000 is past the "
+                + $"workplace limit.");
 
     /// <summary>What there is to say of an unvented flame, or null.</summary>
     /// <param name="flameW">The flame.</param>
     /// <param name="freshM3s">Outdoor air that comes in.</param>
     public static Finding? JudgeFlame(double flameW, double freshM3s) => flameW <= 0 || freshM3s >= FlameAirLs(flameW) / 1000 ? null
         : Finding.Of(FindingCode.AirFlame, Severity.Stop,
-            $"An unvented flame of {flameW:Power} needs {FlameAirLs(flameW) / 1000:AirFlow} of outdoor air; {freshM3s:AirFlow} come in. Carbon monoxide kills: open a vent, fit and try an alarm.");
+            $"An unvented flame of {flameW:Power} needs {FlameAirLs(flameW) / 1000:AirFlow} of outdoor air; {freshM3s:AirFlow} come in. Carbon monoxide "
+                + $"kills: open a vent, fit and try an alarm.");
 }

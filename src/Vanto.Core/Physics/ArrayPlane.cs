@@ -7,7 +7,8 @@ public static class ArrayPlane
     private const int GroupsPerModule = 3;
 
     /// <summary>Irradiance on a tilted plane, isotropic sky (Liu and Jordan 1963, published); flat modules see the global irradiance.</summary>
-    public static double Irradiance(double directNormal, double diffuse, double global, double cosIncidence, double tiltDeg, double albedo = 0.2) => tiltDeg == 0
+    public static double Irradiance(double directNormal, double diffuse, double global, double cosIncidence, double tiltDeg, double albedo = 0.2) =>
+        tiltDeg == 0
         ? global
         : directNormal * Math.Max(0, cosIncidence) + diffuse * (1 + Math.Cos(tiltDeg * Rad)) / 2 + global * albedo * (1 - Math.Cos(tiltDeg * Rad)) / 2;
 
@@ -15,7 +16,9 @@ public static class ArrayPlane
     public static double RowPitch(double lengthM, double tiltDeg, double sunElevationDeg) =>
         lengthM * (Math.Cos(tiltDeg * Rad) + Math.Sin(tiltDeg * Rad) / Math.Tan(sunElevationDeg * Rad));
 
-    /// <summary>Share of its power that a string keeps with some of its diode groups shaded, while what is left stays above the lowest voltage; common practice.</summary>
+    /// <summary>
+    /// Share of its power that a string keeps with some of its diode groups shaded, while what is left stays above the lowest voltage; common practice.
+    /// </summary>
     /// <param name="modules">Modules in the string, three groups each.</param>
     /// <param name="shadedGroups">Groups in shade.</param>
     /// <param name="moduleV">Working volts of one module.</param>

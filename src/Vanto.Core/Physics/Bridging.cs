@@ -16,7 +16,8 @@ public static class Bridging
     /// <param name="spacingM">Rib to rib.</param>
     /// <param name="insideR">Inside film, m²K/W.</param>
     /// <param name="outsideR">Outside film, m²K/W.</param>
-    public static (double U, double ClearU, double ZoneM) ZoneMethod(IReadOnlyList<Layer> layers, int bridged, double flangeM, double depthM, double webM, double metalWmK, double spacingM, double insideR, double outsideR)
+    public static (double U, double ClearU, double ZoneM) ZoneMethod(IReadOnlyList<Layer> layers, int bridged, double flangeM, double depthM, double webM,
+        double metalWmK, double spacingM, double insideR, double outsideR)
     {
         var zone = Math.Min(spacingM, flangeM + 2 * Math.Max(depthM, 0.013));
         var resistance = (insideR + outsideR) / zone;

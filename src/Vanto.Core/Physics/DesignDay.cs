@@ -21,7 +21,8 @@ public sealed record DesignWeather
 }
 
 /// <summary>Air and sun of one moment of the design day.</summary>
-public readonly record struct WeatherMoment(double AirC, double HumidityRatio, double DewPointC, SunAngles Sun, SkyIrradiance Sky, double SkyC, double ExtraterrestrialWm2)
+public readonly record struct WeatherMoment(double AirC, double HumidityRatio, double DewPointC, SunAngles Sun, SkyIrradiance Sky, double SkyC,
+    double ExtraterrestrialWm2)
 {
     /// <summary>Direction to the sun.</summary>
     public Direction ToSun { get; } = Direction.Of(Sun.ZenithDeg, Sun.AzimuthDeg);
@@ -68,7 +69,8 @@ public static class DesignDay
         var ratio = HumidityRatio(day, hour);
         var sun = Sun.Position(Year, day.Month, day.Day, hour, day.UtcOffsetH, day.LatitudeDeg, day.LongitudeDeg, day.PressurePa, air);
         var sky = Irradiance.ClearSky(sun.ZenithDeg, Sun.DayOfYear(day.Month, day.Day), day.ElevationM, day.LinkeTurbidity);
-        return new WeatherMoment(air, ratio, dew, sun, sky, SkyLongWave.SkyTemperature(air, dew, 0), Physics.Sun.Extraterrestrial(Physics.Sun.DayOfYear(day.Month, day.Day)));
+        return new WeatherMoment(air, ratio, dew, sun, sky, SkyLongWave.SkyTemperature(air, dew, 0),
+            Physics.Sun.Extraterrestrial(Physics.Sun.DayOfYear(day.Month, day.Day)));
     }
 
     /// <summary>The whole day at the middle of equal steps.</summary>

@@ -27,7 +27,8 @@ public static class DiffuseSplit
     }
 
     /// <summary>Clearness index.</summary>
-    public static double Clearness(double global, double cosZenith, double extraterrestrial) => Math.Min(1, global / (extraterrestrial * Math.Max(cosZenith, 0.065)));
+    public static double Clearness(double global, double cosZenith, double extraterrestrial) =>
+        Math.Min(1, global / (extraterrestrial * Math.Max(cosZenith, 0.065)));
 
     private static readonly double LowSun = Math.Cos(87 * Math.PI / 180);
 }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
@@ -97,10 +98,12 @@ public static class EnvelopeCalculators
     /// <summary>Conversions.</summary>
     [Calculator("unit-factors", "Units", "Capacity, temperature, air flow and pressure in the other units.", CitationIds = [nameof(Citations.Nist)])]
     public static CalculationResult Factors(UnitFactorsInput i) => new ResultBuilder()
-        .Step("Q", "Capacity", "W/0.29307107 BTU/h; /3516.85 tons", $"{i.CapacityW} W = {i.CapacityW / 0.293071070:0} BTU/h = {i.CapacityW / 3516.85284:0.000} ton", i.CapacityW, Power, Citations.Nist)
+        .Step("Q", "Capacity", "W/0.29307107 BTU/h; /3516.85 tons",
+            $"{i.CapacityW} W = {i.CapacityW / 0.293071070:0} BTU/h = {i.CapacityW / 3516.85284:0.000} ton", i.CapacityW, Power, Citations.Nist)
         .Step("t", "Temperature", "1.8·t + 32", $"{i.TemperatureC} °C = {1.8 * i.TemperatureC + 32:0.##} °F", i.TemperatureC, Temperature, Citations.Nist)
         .Step("V̇", "Air flow", "m³/s / 4.719474432e−4", $"{i.FlowM3s} m³/s = {i.FlowM3s / 4.719474432e-4:0.#} CFM", i.FlowM3s, AirFlow, Citations.Nist)
-        .Step("p", "Gauge pressure", "Pa / 6894.757293", $"{i.PressurePa} Pa = {i.PressurePa / QuantityTable.PascalsPerPsi:0.##} psi", i.PressurePa, GaugePressure, Citations.Nist).Done();
+        .Step("p", "Gauge pressure", "Pa / 6894.757293", $"{i.PressurePa} Pa = {i.PressurePa / QuantityTable.PascalsPerPsi:0.##} psi", i.PressurePa,
+            GaugePressure, Citations.Nist).Done();
 
     /// <summary>Direct and diffuse.</summary>
     [Calculator("diffuse-split", "Direct and diffuse sun", "Splits a measured global irradiance.", CitationIds = [nameof(Citations.DiffuseSplit)])]
@@ -110,9 +113,11 @@ public static class EnvelopeCalculators
         var outside = Sun.Extraterrestrial(i.DayOfYear);
         var sky = DiffuseSplit.Split(i.GlobalWm2, cos, outside);
         return new ResultBuilder()
-            .Step("k_t", "Clearness", "GHI/(G0n·max(cos z, 0.065))", $"{i.GlobalWm2}/({outside:0.#}·{cos:0.####})", DiffuseSplit.Clearness(i.GlobalWm2, cos, outside), QuantityKind.Number, Citations.DiffuseSplit)
+            .Step("k_t", "Clearness", "GHI/(G0n·max(cos z, 0.065))", $"{i.GlobalWm2}/({outside:0.#}·{cos:0.####})",
+                DiffuseSplit.Clearness(i.GlobalWm2, cos, outside), QuantityKind.Number, Citations.DiffuseSplit)
             .Step("DHI", "Diffuse horizontal", "f_d(k_t)·GHI", $"{i.GlobalWm2} W/m²", sky.Diffuse, QuantityKind.Irradiance, Citations.DiffuseSplit)
-            .Step("DNI", "Direct normal", "(GHI − DHI)/cos z", $"{i.GlobalWm2} − {sky.Diffuse:0.#}", sky.Direct, QuantityKind.Irradiance, Citations.DiffuseSplit).Done();
+            .Step("DNI", "Direct normal", "(GHI − DHI)/cos z", $"{i.GlobalWm2} − {sky.Diffuse:0.#}", sky.Direct, QuantityKind.Irradiance,
+                Citations.DiffuseSplit).Done();
     }
 
     /// <summary>Awning.</summary>
@@ -121,8 +126,10 @@ public static class EnvelopeCalculators
     {
         var sun = new SunAngles(i.ZenithDeg, i.SunAzimuthDeg, 0);
         return new ResultBuilder()
-            .Step("s", "Shaded", "h_s = clip(D·tan el/cos γ − gap), by 40 slices", $"D {i.DepthM} m, gap {i.GapM} m", Shading.AwningShaded(sun, i.FaceAzimuthDeg, i.DepthM, i.GapM, i.HeightM, i.WidthM, i.AwningWidthM, i.OffsetM), Fraction, Citations.Geometry)
-            .Step("f_d", "Sky left, wide awning", "[√((gap+h)² + D²) − √(gap² + D²)]/h", $"h {i.HeightM} m", Shading.AwningSky(i.DepthM, i.GapM, i.HeightM), Fraction, Citations.Geometry).Done();
+            .Step("s", "Shaded", "h_s = clip(D·tan el/cos γ − gap), by 40 slices", $"D {i.DepthM} m, gap {i.GapM} m",
+                Shading.AwningShaded(sun, i.FaceAzimuthDeg, i.DepthM, i.GapM, i.HeightM, i.WidthM, i.AwningWidthM, i.OffsetM), Fraction, Citations.Geometry)
+            .Step("f_d", "Sky left, wide awning", "[√((gap+h)² + D²) − √(gap² + D²)]/h", $"h {i.HeightM} m", Shading.AwningSky(i.DepthM, i.GapM, i.HeightM),
+                Fraction, Citations.Geometry).Done();
     }
 
     /// <summary>Ribs.</summary>
@@ -130,9 +137,12 @@ public static class EnvelopeCalculators
     public static CalculationResult Ribs(BridgingInput i)
     {
         if (i.WebM >= i.FlangeM)
-            throw new InputException("webM", Phrase.Of($"{i.WebM:SmallLength}"), Phrase.Of($"webM: the web ({i.WebM:SmallLength}) must be thinner than the rib is wide (flangeM, {i.FlangeM:SmallLength})."));
-        var foam = Materials.Find(i.Insulation) ?? throw new InputException(InputError.NoChoice("insulation", i.Insulation, Materials.All.Where(m => m.Insulation).Select(m => m.Id)));
-        var (u, clear, zone) = Bridging.ZoneMethod([Layer.Of("steel", i.SheetM), new Layer(foam, i.InsulationM, 0), Layer.Of("plywood", i.LiningM)], 1, i.FlangeM, i.DepthM, i.WebM, i.MetalWmK, i.SpacingM, 0.13, 0.04);
+            throw new InputException("webM", Phrase.Of($"{i.WebM:SmallLength}"),
+                Phrase.Of($"webM: the web ({i.WebM:SmallLength}) must be thinner than the rib is wide (flangeM, {i.FlangeM:SmallLength})."));
+        var foam = Materials.Find(i.Insulation)
+            ?? throw new InputException(InputError.NoChoice("insulation", i.Insulation, Materials.All.Where(m => m.Insulation).Select(m => m.Id)));
+        var (u, clear, zone) = Bridging.ZoneMethod([Layer.Of("steel", i.SheetM), new Layer(foam, i.InsulationM, 0), Layer.Of("plywood", i.LiningM)], 1,
+            i.FlangeM, i.DepthM, i.WebM, i.MetalWmK, i.SpacingM, 0.13, 0.04);
         return new ResultBuilder()
             .Step("W_z", "Width affected", "m + 2·max(d, 13 mm), at most S", $"{i.FlangeM} + 2·max({i.DepthM}, 0.013)", zone, SmallLength, Citations.ZoneMethod)
             .Step("U_clear", "U between the ribs", "1/(ΣR)", $"R_si 0.13, R_se 0.04", clear, ThermalTransmittance, Citations.Films)
@@ -141,17 +151,23 @@ public static class EnvelopeCalculators
     }
 
     /// <summary>Door.</summary>
-    [Calculator("door-exchange", "Opening a door", "How much air an opened door changes, and what it costs.", CitationIds = [nameof(Citations.Psychrometrics), nameof(Citations.DoorFlow)])]
+    [Calculator("door-exchange", "Opening a door", "How much air an opened door changes, and what it costs.",
+        CitationIds = [nameof(Citations.Psychrometrics), nameof(Citations.DoorFlow)])]
     public static CalculationResult Door(DoorExchangeInput i)
     {
         var (flow, changed) = AirExchange.Door(i.VolumeM3, i.WidthM, i.HeightM, i.InsideC, i.OutsideC, i.OpenS);
         var mean = changed * i.OpeningsPerHour / 3600;
         var density = 1 / MoistAir.SpecificVolume(i.InsideC, MoistAir.RatioFromRh(i.InsideC, 50, Atmosphere.SeaLevelPa), Atmosphere.SeaLevelPa);
         return new ResultBuilder()
-            .Step("Q", "Flow while it is open", "(C_d/3)·w·H·√(g·H·ΔT/T_m)", $"C_d 0.6, ΔT {Math.Abs(i.OutsideC - i.InsideC):0.#} K", flow, AirFlow, Citations.DoorFlow)
+            .Step("Q", "Flow while it is open", "(C_d/3)·w·H·√(g·H·ΔT/T_m)", $"C_d 0.6, ΔT {Math.Abs(i.OutsideC - i.InsideC):0.#} K", flow, AirFlow,
+                Citations.DoorFlow)
             .Step("V", "Changed in one opening", "V·(1 − e^(−Q·s/V))", $"{i.VolumeM3} m³, {i.OpenS} s", changed, Volume, Citations.DoorFlow)
-            .Step("q", "Sensible heat on the mean", "ρ·V̇·c_p·ΔT", $"{i.OpeningsPerHour} an hour", density * mean * 1017 * (i.OutsideC - i.InsideC), Power, Citations.Psychrometrics).Done();
+            .Step("q", "Sensible heat on the mean", "ρ·V̇·c_p·ΔT", $"{i.OpeningsPerHour} an hour", density * mean * 1017 * (i.OutsideC - i.InsideC), Power,
+                Citations.Psychrometrics).Done();
     }
+
+    private static string Located(WeatherPlace place) => string.Create(CultureInfo.InvariantCulture,
+        $"{place.Name}, {place.LatitudeDeg}°, {place.LongitudeDeg}°, UTC {place.UtcOffsetH:+0.##;-0.##;0}, {place.ElevationM} m");
 
     /// <summary>Air to breathe and to burn.</summary>
     [Calculator("carbon-dioxide", "Fresh air", "Where carbon dioxide settles, and whether a flame has enough air.", CitationIds = [nameof(Citations.Breath)])]
@@ -159,7 +175,8 @@ public static class EnvelopeCalculators
     {
         var ppm = AirExchange.CarbonDioxidePpm(i.Awake, i.Asleep, 1000 * i.FreshM3s);
         var result = new ResultBuilder()
-            .Step("c", "Carbon dioxide, ppm", "420 + (n·0.0052 + m·0.0036)/V̇·10⁶", $"{i.Awake} awake, {i.Asleep} asleep, {1000 * i.FreshM3s:0.##} L/s", ppm, Count, Citations.Breath)
+            .Step("c", "Carbon dioxide, ppm", "420 + (n·0.0052 + m·0.0036)/V̇·10⁶", $"{i.Awake} awake, {i.Asleep} asleep, {1000 * i.FreshM3s:0.##} L/s", ppm,
+                Count, Citations.Breath)
             .Judge(AirExchange.JudgeBreath(ppm, i.FreshM3s));
         var needed = AirExchange.FlameAirLs(i.FlameW) / 1000;
         if (i.FlameW > 0)
@@ -179,17 +196,20 @@ public static class EnvelopeCalculators
             .Step("t_max", "Hottest hour", "largest hourly value", $"{i.Days} days, seed {i.Seed}", year.AirC.Max(), Temperature, Citations.MadeWeather)
             .Number("t_min", "Coldest hour", year.AirC.Min(), Temperature)
             .Number("t", "Mean", year.AirC.Average(), Temperature)
-            .Step("H", "Sun on the flat, a day", "Σ GHI/days", $"clearness {i.Clearness}", year.GlobalWm2.Sum() / i.Days, QuantityKind.Energy, Citations.MadeWeather).Done();
+            .Step("H", "Sun on the flat, a day", "Σ GHI/days", $"clearness {i.Clearness}", year.GlobalWm2.Sum() / i.Days, QuantityKind.Energy,
+                Citations.MadeWeather).Done();
     }
 
     /// <summary>A weather file.</summary>
-    [Calculator("epw-reader", "Weather file", "Reads the text of an EPW file, checks it and says what a year there is like.", CitationIds = [nameof(Citations.EpwFormat)])]
+    [Calculator("epw-reader", "Weather file", "Reads the text of an EPW file, checks it and says what a year there is like.",
+        CitationIds = [nameof(Citations.EpwFormat)])]
     public static CalculationResult Epw(EpwReaderInput i)
     {
-        var text = i.Text.Length > 0 ? i.Text : EpwFile.Write(new WeatherGenerator(new WeatherPlace("made here", 34, 0, 0, 100), [.. Enumerable.Repeat(new MonthClimate(), 12)]).Year(1), "made");
+        var text = i.Text.Length > 0 ? i.Text : EpwFile.Write(
+            new WeatherGenerator(new WeatherPlace("made here", 34, 0, 0, 100), [.. Enumerable.Repeat(new MonthClimate(), 12)]).Year(1), "made");
         var (year, findings) = EpwFile.Read(text);
         var result = new ResultBuilder()
-            .Words("place", "Place", FormattableString.Invariant($"{year.Place.Name}, {year.Place.LatitudeDeg}°, {year.Place.LongitudeDeg}°, UTC {year.Place.UtcOffsetH:+0.##;-0.##;0}, {year.Place.ElevationM} m"))
+            .Words("place", "Place", Located(year.Place))
             .Step("t_max", "Hottest hour", "largest dry bulb", $"{year.Hours} hours", year.AirC.Max(), Temperature, Citations.EpwFormat)
             .Number("t_min", "Coldest hour", year.AirC.Min(), Temperature)
             .Step("H", "Sun on the flat in the year", "Σ GHI", $"{year.Hours} hours", year.GlobalKWhM2 * 1000, QuantityKind.Energy, Citations.EpwFormat);

@@ -15,7 +15,8 @@ public static class EpwFile
 {
     private const int MostErrors = 12;
     private const int GapHours = 6;
-    private static readonly string[] Headers = ["LOCATION", "DESIGN CONDITIONS", "TYPICAL/EXTREME PERIODS", "GROUND TEMPERATURES", "HOLIDAYS/DAYLIGHT SAVINGS", "COMMENTS 1", "COMMENTS 2", "DATA PERIODS"];
+    private static readonly string[] Headers = ["LOCATION", "DESIGN CONDITIONS", "TYPICAL/EXTREME PERIODS", "GROUND TEMPERATURES", "HOLIDAYS/DAYLIGHT SAVINGS",
+        "COMMENTS 1", "COMMENTS 2", "DATA PERIODS"];
 
     private sealed record Field(int Column, string Name, double Missing, double Low, double High);
 
@@ -49,7 +50,8 @@ public static class EpwFile
         var perHour = RecordsPerHour(lines[7]);
         var records = lines.Skip(8).ToList();
         if (records.Count % perHour != 0 || records.Count / perHour is not (8760 or 8784))
-            throw new InputException("records", $"{records.Count}", $"A year has {8760 * perHour} or {8784 * perHour} records at {perHour} an hour; this file has {records.Count}.");
+            throw new InputException("records", $"{records.Count}",
+                $"A year has {8760 * perHour} or {8784 * perHour} records at {perHour} an hour; this file has {records.Count}.");
         var findings = new List<Finding>();
         var columns = Used.ToDictionary(f => f, _ => new double[records.Count / perHour]);
         Parse(records, perHour, columns, errors, findings);
@@ -65,12 +67,15 @@ public static class EpwFile
     {
         var parts = line.Split(',');
         if (parts.Length < 10)
-            throw new InputException("line 1", $"{parts.Length} fields", "LOCATION needs ten fields: city, state, country, source, station, latitude, longitude, time zone, elevation");
+            throw new InputException("line 1", $"{parts.Length} fields",
+                "LOCATION needs ten fields: city, state, country, source, station, latitude, longitude, time zone, elevation");
         double Number(int at, string name, double low, double high) =>
             double.TryParse(parts[at].Trim(), NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && value >= low && value <= high
                 ? value
-                : throw new InputException("line 1", Cut(parts[at]), FormattableString.Invariant($"LOCATION: {name} must be {low} to {high}; got \"{Cut(parts[at])}\""));
-        return new WeatherPlace(parts[1].Trim(), Number(6, "latitude", -90, 90), Number(7, "longitude", -180, 180), Number(8, "time zone", -12, 14), Number(9, "elevation", -430, 5000));
+                : throw new InputException("line 1", Cut(parts[at]),
+                    FormattableString.Invariant($"LOCATION: {name} must be {low} to {high}; got \"{Cut(parts[at])}\""));
+        return new WeatherPlace(parts[1].Trim(), Number(6, "latitude", -90, 90), Number(7, "longitude", -180, 180), Number(8, "time zone", -12, 14),
+            Number(9, "elevation", -430, 5000));
     }
 
     private static int RecordsPerHour(string line)
@@ -96,18 +101,21 @@ public static class EpwFile
             }
             extra += parts.Length > 35 ? 1 : 0;
             if (!int.TryParse(parts[3].Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out var hour) || hour != i / perHour % 24 + 1)
-                errors.Add(InputError.Fault($"line {line}", Cut(parts[3]), $"line {line}: hour {i / perHour % 24 + 1} is due here, the record says \"{Cut(parts[3])}\""));
+                errors.Add(InputError.Fault($"line {line}", Cut(parts[3]),
+                    $"line {line}: hour {i / perHour % 24 + 1} is due here, the record says \"{Cut(parts[3])}\""));
             foreach (var field in Used)
             {
                 if (!double.TryParse(parts[field.Column].Trim(), NumberStyles.Float, CultureInfo.InvariantCulture, out var value) || !double.IsFinite(value))
                 {
-                    errors.Add(InputError.Fault($"line {line}", Cut(parts[field.Column]), $"line {line}: {field.Name} \"{Cut(parts[field.Column])}\" is no number with a decimal point"));
+                    errors.Add(InputError.Fault($"line {line}", Cut(parts[field.Column]),
+                        $"line {line}: {field.Name} \"{Cut(parts[field.Column])}\" is no number with a decimal point"));
                     value = double.NaN;
                 }
                 else if (value >= field.Missing)
                     value = double.NaN;
                 else if (value < field.Low || value > field.High)
-                    errors.Add(InputError.Fault($"line {line}", Cut(parts[field.Column]), FormattableString.Invariant($"line {line}: {field.Name} must be {field.Low} to {field.High}; got {value}")));
+                    errors.Add(InputError.Fault($"line {line}", Cut(parts[field.Column]),
+                        FormattableString.Invariant($"line {line}: {field.Name} must be {field.Low} to {field.High}; got {value}")));
                 if (field == Humidity && value > 100)
                 {
                     value = 100;
@@ -145,10 +153,23 @@ public static class EpwFile
             cloud[h] = double.IsNaN(cover) ? 0 : cover / 10;
             sky[h] = columns[Infrared][h] > 0 ? Math.Pow(columns[Infrared][h] / 5.670374419e-8, 0.25) - 273.15 : double.NaN;
         }
-        return new EpwResult(new WeatherYear(place, 1, columns[DryBulb], ratio, global, direct, diffuse, cloud, columns[Wind], sky), findings);
+        return new EpwResult(new WeatherYear
+        {
+            Place = place,
+            FirstDay = 1,
+            AirC = columns[DryBulb],
+            HumidityRatio = ratio,
+            GlobalWm2 = global,
+            DirectWm2 = direct,
+            DiffuseWm2 = diffuse,
+            Cloud = cloud,
+            WindMs = columns[Wind],
+            SkyC = sky,
+        }, findings);
     }
 
-    private static (double[] Global, double[] Direct, double[] Diffuse) Radiation(WeatherPlace place, Dictionary<Field, double[]> columns, List<Finding> findings)
+    private static (double[] Global, double[] Direct, double[] Diffuse) Radiation(WeatherPlace place, Dictionary<Field, double[]> columns,
+        List<Finding> findings)
     {
         var (global, direct, diffuse) = (columns[Global], columns[Direct], columns[Diffuse]);
         int high = 0, off = 0;
@@ -177,7 +198,8 @@ public static class EpwFile
         Fill(direct, Direct.Name, findings);
         Fill(diffuse, Diffuse.Name, findings);
         if (high > 0 && off > 0.05 * high)
-            findings.Add(Finding.Of(FindingCode.EpwRadiation, Severity.Caution, $"In {(double)off / high:Fraction} of the sunny hours global sun is not direct and diffuse together: a wrong time zone or interval?"));
+            findings.Add(Finding.Of(FindingCode.EpwRadiation, Severity.Caution,
+                $"In {(double)off / high:Fraction} of the sunny hours global sun is not direct and diffuse together: a wrong time zone or interval?"));
         return (global, direct, diffuse);
     }
 
@@ -193,7 +215,8 @@ public static class EpwFile
             while (end < series.Length && double.IsNaN(series[end]))
                 end++;
             if (end - h > GapHours)
-                throw new InputException("epw.gap", $"{end - h} hours", $"{name} is missing for {end - h} hours from line {h + 9} on; at most {GapHours} can be bridged");
+                throw new InputException("epw.gap", $"{end - h} hours",
+                    $"{name} is missing for {end - h} hours from line {h + 9} on; at most {GapHours} can be bridged");
             var before = h > 0 ? series[h - 1] : series[Math.Min(end, series.Length - 1)];
             var after = end < series.Length ? series[end] : before;
             for (var k = h; k < end; k++, bridged++)
@@ -209,17 +232,25 @@ public static class EpwFile
     {
         var place = year.Place;
         var text = new StringBuilder();
-        text.Append(CultureInfo.InvariantCulture, $"LOCATION,{Clean(place.Name)},-,-,synthetic,0,{place.LatitudeDeg:0.####},{place.LongitudeDeg:0.####},{place.UtcOffsetH:0.##},{place.ElevationM:0.#}\n");
+        text.Append(CultureInfo.InvariantCulture,
+            $"LOCATION,{Clean(place.Name)},-,-,synthetic,0,{place.LatitudeDeg:0.####},{place.LongitudeDeg:0.####},"
+                + $"{place.UtcOffsetH:0.##},{place.ElevationM:0.#}\n");
         text.Append("DESIGN CONDITIONS,0\nTYPICAL/EXTREME PERIODS,0\nGROUND TEMPERATURES,0\nHOLIDAYS/DAYLIGHT SAVINGS,No,0,0,0\n");
         text.Append(CultureInfo.InvariantCulture, $"COMMENTS 1,{Clean(comment)}\nCOMMENTS 2,-\nDATA PERIODS,1,1,Data,Sunday, 1/ 1,12/31\n");
         var pressure = place.PressurePa;
         for (var h = 0; h < year.Hours; h++)
         {
             var date = new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays(h / 24);
-            var sun = Sun.Position(WeatherYear.CalendarYear, date.Month, date.Day, h % 24 + 0.5, place.UtcOffsetH, place.LatitudeDeg, place.LongitudeDeg, pressure);
+            var sun =
+                Sun.Position(WeatherYear.CalendarYear, date.Month, date.Day, h % 24 + 0.5, place.UtcOffsetH, place.LatitudeDeg, place.LongitudeDeg, pressure);
             var sky = DiffuseSplit.Split(year.GlobalWm2[h], Math.Max(0, Math.Cos(sun.ZenithDeg * Math.PI / 180)), Sun.Extraterrestrial(date.DayOfYear));
             var rh = Math.Min(100, MoistAir.RelativeHumidity(year.AirC[h], year.HumidityRatio[h], pressure));
-            text.Append(CultureInfo.InvariantCulture, $"{WeatherYear.CalendarYear},{date.Month},{date.Day},{h % 24 + 1},60,?9,{year.AirC[h]:0.0#},{MoistAir.DewPoint(year.HumidityRatio[h], pressure):0.0#},{rh:0},{pressure:0},9999,9999,9999,{year.GlobalWm2[h]:0.#},{sky.Direct:0.#},{sky.Diffuse:0.#},999900,999900,999900,9999,999,{year.WindMs[h]:0.0},{year.Cloud[h] * 10:0},{year.Cloud[h] * 10:0},9999,99999,9,999999999,999,.999,999,99,999,999,99\n");
+            text.Append(CultureInfo.InvariantCulture,
+                $"{WeatherYear.CalendarYear},{date.Month},{date.Day},{h % 24 + 1},60,?9,{year.AirC[h]:0.0#},"
+                    + $"{MoistAir.DewPoint(year.HumidityRatio[h], pressure):0.0#},{rh:0},{pressure:0},"
+                    + $"9999,9999,9999,{year.GlobalWm2[h]:0.#},{sky.Direct:0.#},{sky.Diffuse:0.#},"
+                    + $"999900,999900,999900,9999,999,{year.WindMs[h]:0.0},{year.Cloud[h] * 10:0},{year.Cloud[h] * 10:0},"
+                    + $"9999,99999,9,999999999,999,.999,999,99,999,999,99\n");
         }
         return text.ToString();
     }

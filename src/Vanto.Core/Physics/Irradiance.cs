@@ -24,7 +24,8 @@ public static class Irradiance
 
     /// <summary>Clear sky by Ineichen and Perez 2002 (from memory), with pressure of the standard atmosphere.</summary>
     public static SkyIrradiance ClearSky(double zenithDeg, int dayOfYear, double elevationM, double linkeTurbidity) =>
-        zenithDeg >= 90 ? default : ClearSky(zenithDeg, AirMass(zenithDeg) * Atmosphere.Pressure(elevationM) / Atmosphere.SeaLevelPa, Sun.Extraterrestrial(dayOfYear), elevationM, linkeTurbidity);
+        zenithDeg >= 90 ? default : ClearSky(zenithDeg, AirMass(zenithDeg) * Atmosphere.Pressure(elevationM) / Atmosphere.SeaLevelPa,
+            Sun.Extraterrestrial(dayOfYear), elevationM, linkeTurbidity);
 
     /// <summary>Clear sky from an absolute air mass and extraterrestrial irradiance.</summary>
     public static SkyIrradiance ClearSky(double zenithDeg, double airMass, double extraterrestrial, double elevationM, double linkeTurbidity)
@@ -44,13 +45,14 @@ public static class Irradiance
     }
 
     /// <summary>Sun on a tilted face by Hay and Davies 1980 (from memory).</summary>
-    public static FaceIrradiance OnFace(in SkyIrradiance sky, double zenithDeg, double sunAzimuthDeg, double tiltDeg, double faceAzimuthDeg, double extraterrestrial, double albedo) =>
+    public static FaceIrradiance OnFace(in SkyIrradiance sky, double zenithDeg, double sunAzimuthDeg, double tiltDeg, double faceAzimuthDeg,
+        double extraterrestrial, double albedo) =>
         OnFace(sky, Direction.Of(zenithDeg, sunAzimuthDeg), Direction.Of(tiltDeg, faceAzimuthDeg), extraterrestrial, albedo);
 
     /// <summary>The same from the direction to the sun and the outward normal of the face.</summary>
     public static FaceIrradiance OnFace(in SkyIrradiance sky, in Direction sun, in Direction normal, double extraterrestrial, double albedo)
     {
-        var incidence = sun.Up <= 0 ? 0 : Math.Max(0, sun.East * normal.East + sun.North * normal.North + sun.Up * normal.Up);
+        var incidence = sun.Up <= 0 ? 0 : Math.Max(0, sun.Along(normal));
         var anisotropy = Math.Clamp(sky.Direct / extraterrestrial, 0, 1);
         return new FaceIrradiance(
             sky.Direct * incidence,
@@ -71,6 +73,9 @@ public readonly record struct Direction(double East, double North, double Up)
         var (east, north) = Math.SinCos(azimuthDeg * Math.PI / 180);
         return new Direction(sin * east, sin * north, cos);
     }
+
+    /// <summary>Cosine of the angle to another.</summary>
+    public double Along(in Direction other) => East * other.East + North * other.North + Up * other.Up;
 }
 
 /// <summary>Long-wave exchange with the sky (Clark and Allen 1978, cloud factor of Walton 1983, from memory).</summary>

@@ -8,7 +8,8 @@ public static class PressureHold
 {
     /// <summary>Judges two readings.</summary>
     public static (double ExpectedPa, double ChangePa, double UncertaintyPa, HoldVerdict Verdict, double LeakPaM3S, double SmallestVisiblePaM3S) Judge(
-        double p1, double t1, double p2, double t2, double resolutionPa, double temperatureUncertaintyK, double seconds, double volumeM3, double minDwellS = 3600, double acceptedShare = 0.01, double repeatabilityPa = 0)
+        double p1, double t1, double p2, double t2, double resolutionPa, double temperatureUncertaintyK, double seconds, double volumeM3,
+        double minDwellS = 3600, double acceptedShare = 0.01, double repeatabilityPa = 0)
     {
         var change = p2 * t1 / t2 - p1;
         var temperaturePart = 2 * Math.Pow(p1 * temperatureUncertaintyK / t1, 2);

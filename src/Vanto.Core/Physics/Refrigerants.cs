@@ -5,7 +5,9 @@ namespace Vanto.Core.Physics;
 /// <summary>Refrigerants with a verified saturation line.</summary>
 public enum RefrigerantKind { [Called("R-32")] R32, [Called("R-134a")] R134a, [Called("R-290")] R290, [Called("R-410A")] R410A, [Called("R-407C")] R407C }
 
-/// <summary>Saturation of refrigerants: ln(p/pc) = Tc/T Σ N θ^t, from memory of the ancillary equations published with the reference equations of state.</summary>
+/// <summary>
+/// Saturation of refrigerants: ln(p/pc) = Tc/T Σ N θ^t, from memory of the ancillary equations published with the reference equations of state.
+/// </summary>
 public static class Refrigerants
 {
     private sealed record Line(double CriticalK, double CriticalPa, double[] N, double[] T);

@@ -15,7 +15,8 @@ public static class Shading
     /// <param name="widthM">Of the face.</param>
     /// <param name="awningWidthM">Of the awning.</param>
     /// <param name="offsetM">Of its middle to the right, looking out.</param>
-    public static double AwningShaded(in SunAngles sun, double faceAzimuthDeg, double depthM, double gapM, double heightM, double widthM, double awningWidthM, double offsetM = 0)
+    public static double AwningShaded(in SunAngles sun, double faceAzimuthDeg, double depthM, double gapM, double heightM, double widthM, double awningWidthM,
+        double offsetM = 0)
     {
         var turn = (sun.AzimuthDeg - faceAzimuthDeg + 540) % 360 - 180;
         if (sun.ElevationDeg <= 0 || Math.Abs(turn) >= 90)

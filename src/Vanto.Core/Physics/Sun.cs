@@ -37,7 +37,8 @@ public static class Sun
             month += 12;
         }
         var a = Math.Floor(year / 100.0);
-        var julianDay = Math.Floor(365.25 * (year + 4716)) + Math.Floor(30.6001 * (month + 1)) + day + (2 - a + Math.Floor(a / 4)) - 1524.5 + (hour - utcOffsetH) / 24;
+        var julianDay =
+            Math.Floor(365.25 * (year + 4716)) + Math.Floor(30.6001 * (month + 1)) + day + (2 - a + Math.Floor(a / 4)) - 1524.5 + (hour - utcOffsetH) / 24;
         var t = (julianDay + deltaTSeconds / 86400 - 2451545) / 36525;
         var meanLongitude = 280.46646 + 36000.76983 * t + 0.0003032 * t * t;
         var anomaly = 357.52911 + 35999.05029 * t - 0.0001537 * t * t;
@@ -50,7 +51,8 @@ public static class Sun
         var rightAscension = Math.Atan2(Cos(obliquity) * Sin(longitude), Cos(longitude)) / Rad;
         var declination = Math.Asin(Sin(obliquity) * Sin(longitude)) / Rad;
         var u = (julianDay - 2451545) / 36525;
-        var sidereal = 280.46061837 + 360.98564736629 * (julianDay - 2451545) + 0.000387933 * u * u - u * u * u / 38710000 - 0.00478 * Sin(node) * Cos(obliquity);
+        var sidereal =
+            280.46061837 + 360.98564736629 * (julianDay - 2451545) + 0.000387933 * u * u - u * u * u / 38710000 - 0.00478 * Sin(node) * Cos(obliquity);
         var hourAngle = sidereal + longitudeDeg - rightAscension;
 
         var sinElevation = Sin(latitudeDeg) * Sin(declination) + Cos(latitudeDeg) * Cos(declination) * Cos(hourAngle);

@@ -35,10 +35,13 @@ public static class VacuumReading
         if (absolute > 0)
             return (absolute, null);
         if (absolute > -ZeroSlackPa)
-            return (null, Finding.Of(FindingCode.VacuumGaugeZero, Severity.Caution, $"The needle stands below a perfect vacuum by {-absolute:AbsolutePressure}: the gauge is not zeroed. The pressure is unknown."));
+            return (null, Finding.Of(FindingCode.VacuumGaugeZero, Severity.Caution,
+                $"The needle stands below a perfect vacuum by {-absolute:AbsolutePressure}: the gauge is not zeroed. The pressure is unknown."));
         if (unit == VacuumUnit.PsiGauge && Math.Abs(value) * QuantityTable.PascalsPerInchOfMercury < ambientPa + QuantityTable.PascalsPerInchOfMercury)
-            return (null, Finding.Of(FindingCode.VacuumUnitSuspect, Severity.Stop, $"No gauge can read below {-ambientPa:GaugePressure} here. Did you mean inHg?"));
-        return (null, Finding.Of(FindingCode.VacuumGaugeOrAltitude, Severity.Stop, $"No gauge can read below {-ambientPa:GaugePressure} here: the gauge is not zeroed at this altitude, or the rig's altitude is wrong."));
+            return (null,
+                Finding.Of(FindingCode.VacuumUnitSuspect, Severity.Stop, $"No gauge can read below {-ambientPa:GaugePressure} here. Did you mean inHg?"));
+        return (null, Finding.Of(FindingCode.VacuumGaugeOrAltitude, Severity.Stop,
+            $"No gauge can read below {-ambientPa:GaugePressure} here: the gauge is not zeroed at this altitude, or the rig's altitude is wrong."));
     }
 
     /// <summary>Temperature at which water boils at an absolute pressure, °C.</summary>

@@ -9,12 +9,16 @@ public sealed record MonthClimate : DesignPart
 {
     [Field(QuantityKind.Temperature, -50, 55, Label = "Mean daily maximum")] public double MaxC { get; init; } = 20;
     [Field(QuantityKind.Temperature, -60, 50, Label = "Mean daily minimum")] public double MinC { get; init; } = 10;
-    [Field(QuantityKind.Fraction, 0.25, 0.75, Label = "Clearness", Help = "share of the sun outside the air that arrives: overcast 30 %, mixed 50 %, desert 70 %")] public double Clearness { get; init; } = 0.5;
+    [Field(QuantityKind.Fraction, 0.25, 0.75, Label = "Clearness",
+        Help = "share of the sun outside the air that arrives: overcast 30 %, mixed 50 %, desert 70 %")]
+    public double Clearness { get; init; } = 0.5;
     [Field(QuantityKind.Percent, 5, 98, Label = "Mean humidity")] public double HumidityPct { get; init; } = 60;
     [Field(QuantityKind.Speed, 0, 20, Label = "Mean wind")] public double WindMs { get; init; } = 3;
 }
 
-/// <summary>Plausible hours made from monthly figures and a seed. Definition of this product from named parts; spreads and autocorrelations are common practice.</summary>
+/// <summary>
+/// Plausible hours made from monthly figures and a seed. Definition of this product from named parts; spreads and autocorrelations are common practice.
+/// </summary>
 public sealed class WeatherGenerator
 {
     private static readonly int[] MonthDays = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
@@ -30,7 +34,8 @@ public sealed class WeatherGenerator
         if (months.Count != 12)
             throw new InputException("months", $"{months.Count}", "A climate needs twelve months.");
         var errors = months.Select((m, i) => (m, i)).Where(x => x.m.MaxC <= x.m.MinC)
-            .Select(x => InputError.Fault($"months[{x.i}].maxC", Phrase.Of($"{x.m.MaxC:Temperature}"), Phrase.Of($"month {x.i + 1}: the maximum ({x.m.MaxC:Temperature}) must be above the minimum ({x.m.MinC:Temperature})"))).ToList();
+            .Select(x => InputError.Fault($"months[{x.i}].maxC", Phrase.Of($"{x.m.MaxC:Temperature}"),
+                Phrase.Of($"month {x.i + 1}: the maximum ({x.m.MaxC:Temperature}) must be above the minimum ({x.m.MinC:Temperature})"))).ToList();
         if (errors.Count > 0)
             throw new InputException(errors);
         _place = place;
@@ -81,7 +86,9 @@ public sealed class WeatherGenerator
         return days;
     }
 
-    /// <summary>Clearness of a day at a quantile: distribution of Bendt, Collares-Pereira and Rabl 1981, upper limit of Hollands and Huget 1983 (from memory).</summary>
+    /// <summary>
+    /// Clearness of a day at a quantile: distribution of Bendt, Collares-Pereira and Rabl 1981, upper limit of Hollands and Huget 1983 (from memory).
+    /// </summary>
     public static (double Gamma, double Most, double Value) Bendt(double mean, double quantile)
     {
         const double least = 0.05;
@@ -98,7 +105,8 @@ public sealed class WeatherGenerator
         var phi = latitudeDeg * Math.PI / 180;
         var delta = 23.45 * Math.PI / 180 * Math.Sin(2 * Math.PI * (284 + dayOfYear) / 365);
         var sunset = Math.Acos(Math.Clamp(-Math.Tan(phi) * Math.Tan(delta), -1, 1));
-        return (24 / Math.PI * Sun.Extraterrestrial(dayOfYear) * (Math.Cos(phi) * Math.Cos(delta) * Math.Sin(sunset) + sunset * Math.Sin(phi) * Math.Sin(delta)), sunset);
+        return (24 / Math.PI * Sun.Extraterrestrial(dayOfYear)
+            * (Math.Cos(phi) * Math.Cos(delta) * Math.Sin(sunset) + sunset * Math.Sin(phi) * Math.Sin(delta)), sunset);
     }
 
     /// <summary>Share of the day's sum that falls in the hour round an hour angle (Collares-Pereira and Rabl 1979, from memory).</summary>
@@ -108,7 +116,8 @@ public sealed class WeatherGenerator
             return 0;
         var a = 0.409 + 0.5016 * Math.Sin(sunsetRad - Math.PI / 3);
         var b = 0.6609 - 0.4767 * Math.Sin(sunsetRad - Math.PI / 3);
-        return Math.PI / 24 * (a + b * Math.Cos(hourAngleRad)) * (Math.Cos(hourAngleRad) - Math.Cos(sunsetRad)) / (Math.Sin(sunsetRad) - sunsetRad * Math.Cos(sunsetRad));
+        return Math.PI / 24 * (a + b * Math.Cos(hourAngleRad)) * (Math.Cos(hourAngleRad) - Math.Cos(sunsetRad))
+            / (Math.Sin(sunsetRad) - sunsetRad * Math.Cos(sunsetRad));
     }
 
     /// <summary>Days as drawn, the day before the first and the day after the last included.</summary>
@@ -129,7 +138,8 @@ public sealed class WeatherGenerator
             var shift = _sigma[d] * zt;
             var mean = (_max[d] + _min[d]) / 2 + shift;
             var humidity = Math.Clamp(_humidity[d] + 8 * zr, 5, 98);
-            days[i] = new Day(clearness, mean + range / 2, mean - range / 2, humidity / 100 * MoistAir.SaturationPressure(mean - 0.5 * shift), _wind[d] * Math.Sqrt(-Math.Log(1 - u)) * 2 / Math.Sqrt(Math.PI));
+            days[i] = new Day(clearness, mean + range / 2, mean - range / 2, humidity / 100 * MoistAir.SaturationPressure(mean - 0.5 * shift),
+                _wind[d] * Math.Sqrt(-Math.Log(1 - u)) * 2 / Math.Sqrt(Math.PI));
         }
         return days;
     }
@@ -159,7 +169,19 @@ public sealed class WeatherGenerator
         }
         var unknown = new double[hours];
         Array.Fill(unknown, double.NaN);
-        return new WeatherYear(_place, firstDay, air, ratio, global, unknown, unknown, cloud, wind, unknown);
+        return new WeatherYear
+        {
+            Place = _place,
+            FirstDay = firstDay,
+            AirC = air,
+            HumidityRatio = ratio,
+            GlobalWm2 = global,
+            DirectWm2 = unknown,
+            DiffuseWm2 = unknown,
+            Cloud = cloud,
+            WindMs = wind,
+            SkyC = unknown,
+        };
     }
 
     private void FillSun(int day, int firstDay, double clearness, double[] global, double[] cloud)
@@ -178,7 +200,8 @@ public sealed class WeatherGenerator
         for (var i = 0; i < 24; i++)
         {
             global[day * 24 + i] = all > 0 ? clearness * sum * shares[i] / all : 0;
-            var sun = Sun.Position(WeatherYear.CalendarYear, date.Month, date.Day, i + 0.5, _place.UtcOffsetH, _place.LatitudeDeg, _place.LongitudeDeg, _place.PressurePa);
+            var sun = Sun.Position(WeatherYear.CalendarYear, date.Month, date.Day, i + 0.5, _place.UtcOffsetH, _place.LatitudeDeg, _place.LongitudeDeg,
+                _place.PressurePa);
             clear += Irradiance.ClearSky(sun.ZenithDeg, n, _place.ElevationM, _turbidity).Global;
         }
         var cover = DiffuseSplit.CloudOf(clear <= 0 ? 1 : clearness * sum / clear);

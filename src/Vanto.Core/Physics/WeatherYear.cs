@@ -11,9 +11,19 @@ public sealed record WeatherPlace(string Name, double LatitudeDeg, double Longit
 /// Hourly weather from a first day of the year on; values stand for the middle of each hour. °C, kg/kg, W/m², m/s; cloud 0 to 1.
 /// Direct and diffuse are NaN where only the global irradiance is known; the sky temperature is NaN where the cloud gives it.
 /// </summary>
-public sealed record WeatherYear(
-    WeatherPlace Place, int FirstDay, double[] AirC, double[] HumidityRatio, double[] GlobalWm2, double[] DirectWm2, double[] DiffuseWm2, double[] Cloud, double[] WindMs, double[] SkyC)
+public sealed record WeatherYear
 {
+    public required WeatherPlace Place { get; init; }
+    public required int FirstDay { get; init; }
+    public required double[] AirC { get; init; }
+    public required double[] HumidityRatio { get; init; }
+    public required double[] GlobalWm2 { get; init; }
+    public required double[] DirectWm2 { get; init; }
+    public required double[] DiffuseWm2 { get; init; }
+    public required double[] Cloud { get; init; }
+    public required double[] WindMs { get; init; }
+    public required double[] SkyC { get; init; }
+
     /// <summary>The calendar that the sun is taken from.</summary>
     public const int CalendarYear = 2025;
 
@@ -32,9 +42,22 @@ public sealed record WeatherYear(
         var first = (dayOfYear - FirstDay + 365) % 365;
         var days = Hours / 24;
         if (first >= days || days < 365 && first + count > days)
-            throw new Findings.InputException("dayOfYear", $"{count} days from day {dayOfYear} of the year", $"the weather has only {days} days, from day {FirstDay} of the year");
+            throw new Findings.InputException("dayOfYear", $"{count} days from day {dayOfYear} of the year",
+                $"the weather has only {days} days, from day {FirstDay} of the year");
         double[] Cut(double[] series) => [.. Enumerable.Range(0, count * 24).Select(h => series[(first * 24 + h) % (days * 24)])];
-        return new WeatherYear(Place, dayOfYear, Cut(AirC), Cut(HumidityRatio), Cut(GlobalWm2), Cut(DirectWm2), Cut(DiffuseWm2), Cut(Cloud), Cut(WindMs), Cut(SkyC));
+        return new WeatherYear
+        {
+            Place = Place,
+            FirstDay = dayOfYear,
+            AirC = Cut(AirC),
+            HumidityRatio = Cut(HumidityRatio),
+            GlobalWm2 = Cut(GlobalWm2),
+            DirectWm2 = Cut(DirectWm2),
+            DiffuseWm2 = Cut(DiffuseWm2),
+            Cloud = Cut(Cloud),
+            WindMs = Cut(WindMs),
+            SkyC = Cut(SkyC),
+        };
     }
 
     /// <summary>Steps of a length that divides an hour, air and humidity linear between hour middles, each hour's sun kept.</summary>
@@ -60,7 +83,8 @@ public sealed record WeatherYear(
             double mean = 0;
             for (var k = 0; k < perHour; k++)
             {
-                suns[k] = Sun.Position(CalendarYear, date.Month, date.Day, hour % 24 + (k + 0.5) / perHour, Place.UtcOffsetH, Place.LatitudeDeg, Place.LongitudeDeg, Place.PressurePa);
+                suns[k] = Sun.Position(CalendarYear, date.Month, date.Day, hour % 24 + (k + 0.5) / perHour, Place.UtcOffsetH, Place.LatitudeDeg,
+                    Place.LongitudeDeg, Place.PressurePa);
                 mean += extraterrestrial * Math.Max(0, Math.Cos(suns[k].ZenithDeg * Math.PI / 180)) / perHour;
             }
             var clearness = mean < 1 ? 0 : GlobalWm2[hour] / mean;

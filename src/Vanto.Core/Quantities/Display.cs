@@ -14,7 +14,10 @@ public static class Display
         var value = unit.FromInside(inside);
         if (kind is QuantityKind.ElectricPower or QuantityKind.ApparentPower or QuantityKind.Energy or QuantityKind.HeatEnergy or QuantityKind.Power
             && unit.Symbol is "W" or "VA" or "Wh" && Math.Abs(value) >= 1000)
-            return $"{(value / 1000).ToString(Math.Abs(value) >= 100_000 ? "N0" : Math.Abs(value) >= 20_000 ? "0.0" : "0.00", CultureInfo.InvariantCulture)} k{unit.Symbol}";
+        {
+            var digits = Math.Abs(value) >= 100_000 ? "N0" : Math.Abs(value) >= 20_000 ? "0.0" : "0.00";
+            return $"{(value / 1000).ToString(digits, CultureInfo.InvariantCulture)} k{unit.Symbol}";
+        }
         // A rounding that leaves less than nothing is nothing.
         var rounded = Math.Abs(value) < 0.5 * Math.Pow(10, -unit.Decimals) ? 0 : value;
         var number = rounded.ToString("N" + unit.Decimals, CultureInfo.InvariantCulture);
@@ -25,7 +28,8 @@ public static class Display
     public static string Exact(double inside, QuantityKind kind, UnitSystem system = UnitSystem.Metric)
     {
         var unit = QuantityTable.Of(kind).Shown(system);
-        var number = double.Parse(unit.FromInside(inside).ToString("G6", CultureInfo.InvariantCulture), CultureInfo.InvariantCulture).ToString("0.############", CultureInfo.InvariantCulture);
+        var number = double.Parse(unit.FromInside(inside).ToString("G6", CultureInfo.InvariantCulture), CultureInfo.InvariantCulture)
+            .ToString("0.############", CultureInfo.InvariantCulture);
         return unit.Symbol switch { "" => number, "°" => number + "°", _ => $"{number} {unit.Symbol}" };
     }
 

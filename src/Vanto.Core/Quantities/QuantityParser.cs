@@ -36,7 +36,9 @@ public static partial class QuantityParser
         if (kind == QuantityKind.HourOfDay && ClockTime().Match(rest) is { Success: true } clock)
             return HourFromClock(clock, rest);
         if (kind == QuantityKind.ConductorArea && Gauge().Match(rest) is { Success: true } gauge)
-            return WireGauge.AreaMm2(gauge.Groups[1].Success ? double.Parse(gauge.Groups[1].Value, CultureInfo.InvariantCulture) : 1 - int.Parse(gauge.Groups[2].Value, CultureInfo.InvariantCulture));
+            return WireGauge.AreaMm2(gauge.Groups[1].Success
+                ? double.Parse(gauge.Groups[1].Value, CultureInfo.InvariantCulture)
+                : 1 - int.Parse(gauge.Groups[2].Value, CultureInfo.InvariantCulture));
 
         var negative = rest.StartsWith('-');
         rest = rest.TrimStart('-', '+').TrimStart();

@@ -103,7 +103,8 @@ public static class QuantityTable
         var psi = Unit("psi", PascalsPerPsi, 1);
         var megapascal = Unit("MPa", 1e6, 3);
         yield return new(AbsolutePressure, "absolute pressure", pascal, Unit("micron", PascalsPerMicron, 0, "microns", "mtorr"), kilopascal, bar,
-            psi with { Symbol = "psia" }, megapascal, Unit("inHg", PascalsPerInchOfMercury, 2, "inhg"), Unit("Torr", 1000 * PascalsPerMicron, 2), Unit("mbar", 100, 1));
+            psi with { Symbol = "psia" }, megapascal, Unit("inHg", PascalsPerInchOfMercury, 2, "inhg"), Unit("Torr", 1000 * PascalsPerMicron, 2),
+            Unit("mbar", 100, 1));
         var micron = Unit("micron", PascalsPerMicron, 0, "microns", "mtorr", "µm");
         yield return new(Vacuum, "absolute vacuum", micron, micron, pascal, Unit("Torr", 1000 * PascalsPerMicron, 2), Unit("mbar", 100, 1), kilopascal);
         yield return new(GaugePressure, "gauge pressure", bar, psi with { Aliases = ["psig"] }, pascal, kilopascal, megapascal,

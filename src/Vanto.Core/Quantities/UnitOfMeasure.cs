@@ -25,7 +25,9 @@ public sealed record UnitOfMeasure(string Symbol, double Factor, int Decimals, d
         if (Aliases.Contains(word))
             return true;
         var lower = word.ToLowerInvariant();
-        return string.Equals(Symbol, word, StringComparison.OrdinalIgnoreCase) ? !IsOtherPrefix(word) : Aliases.Contains(lower) && !(lower == "mohm" && word[0] == 'M');
+        return string.Equals(Symbol, word, StringComparison.OrdinalIgnoreCase)
+            ? !IsOtherPrefix(word)
+            : Aliases.Contains(lower) && !(lower == "mohm" && word[0] == 'M');
     }
 
     /// <summary>"MΩ" is not "mΩ", "mPa" is not "MPa": the same base unit under the other prefix.</summary>

@@ -35,7 +35,8 @@ public sealed record Precharge(double PeakA, double TauS, Working Working)
 
     /// <summary>The first second.</summary>
     public StartTrace Trace(double volts) =>
-        StartTrace.Of([.. Enumerable.Range(0, 250).Select(i => i * 0.004)], t => t, t => PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), t => PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), _ => volts);
+        StartTrace.Of([.. Enumerable.Range(0, 250).Select(i => i * 0.004)], t => t, t => PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS),
+            t => PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), _ => volts);
 }
 
 /// <summary>Units that run straight on the bank.</summary>
@@ -64,14 +65,18 @@ internal static class DcStart
             findings.Add(Finding.Of(FindingCode.StartDcBattery, Severity.Stop, now is { } s
                 ? Phrase.Of($"At full power it draws {s.CurrentA:Current} from a bank that gives {bank.ContinuousA:Current}; {s.Voltage:Voltage} are left.")
                 : Phrase.Of($"The bank cannot deliver {total:ElectricPower} at all."),
-                [new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{battery.Blocks + 1} in parallel"), DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })))]));
+                [new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{battery.Blocks + 1} in parallel"),
+                    DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })))]));
         else if (reserve is not { } r || TripAccumulators.UnderDcCutOff(r.Voltage, bank.NominalVoltage))
-            findings.Add(Finding.Of(FindingCode.StartDcReserve, Severity.Caution, $"At the reserve of {design.ReserveSoc:Fraction} the voltage falls under the cut-off when it runs at full power."));
+            findings.Add(Finding.Of(FindingCode.StartDcReserve, Severity.Caution,
+                $"At the reserve of {design.ReserveSoc:Fraction} the voltage falls under the cut-off when it runs at full power."));
         var precharge = Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc), design.NoPrecharge ? bank.Resistance(design.Soc) + cable + ContactOhm : null);
         findings.Add(design.NoPrecharge
             ? Precharge.Inrush(precharge.PeakA) with
             {
-                Remedies = [new Remedy(Phrase.Of($"pre-charge resistor"), Phrase.Of($"{Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc)).PeakA:Current} instead"), DesignEdit.Of(design, d => d with { NoPrecharge = false }))],
+                Remedies = [new Remedy(Phrase.Of($"pre-charge resistor"),
+                    Phrase.Of($"{Precharge.Of(unit, bank.OpenCircuitVoltage(design.Soc)).PeakA:Current} instead"),
+                    DesignEdit.Of(design, d => d with { NoPrecharge = false }))],
             }
             : precharge.SoftByNature("A DC unit"));
         var current = now?.CurrentA ?? 0;
@@ -81,18 +86,38 @@ internal static class DcStart
             .Given("U", "open-circuit voltage of the bank", bank.OpenCircuitVoltage(design.Soc), "V", Citations.Battery)
             .Given("R", "bank and cable", bank.Resistance(design.Soc) + cable, "Ω", Citations.Battery)
             .Step("I", "(U − √(U² − 4RP))/2R", $"P {total:0} W", current, "A", Citations.Arithmetic).Done();
-        return new StartAssessment(
-            new Verdict(Verdict.Worst(findings),
-                findings.Any(f => f.Level == Severity.Stop) ? findings.First(f => f.Level == Severity.Stop).Words : Phrase.Of($"Starts softly on the bank and draws at most {current:Current} of {bank.ContinuousA:Current}."),
+        return new StartAssessment
+        {
+            Verdict = new Verdict(Verdict.Worst(findings),
+                findings.Any(f => f.Level == Severity.Stop)
+                    ? findings.First(f => f.Level == Severity.Stop).Words
+                    : Phrase.Of($"Starts softly on the bank and draws at most {current:Current} of {bank.ContinuousA:Current}."),
                 Phrase.Of($"At full power the bank stands at {voltage:Voltage}.")),
-            findings, [new Figure("Most current, running", current, QuantityKind.Current, working), new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
-            holds && findings.All(f => f.Level != Severity.Stop) ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, holds ? TripCause.None : TripCause.BatteryOverCurrent, precharge.Trace(bank.OpenCircuitVoltage(design.Soc)),
-            bank.HasManagementBoard ? BearingPoint.Of(BearingCurve.ManagementBoard, bank.ContinuousA) : [],
-            [.. others.Select(d => new StackedLoad(d.Name, d.PowerW, d.PowerW / bank.NominalVoltage, d.MayWait))], [], [],
-            Math.Max(current, precharge.PeakA), bank.ContinuousA, current, voltage, bank.NominalVoltage, current / bank.ContinuousA, bank.ContinuousA * bank.NominalVoltage, 2 * bank.ContinuousA * bank.NominalVoltage, null, true);
+            Findings = Finding.Ranked(findings),
+            Figures = [new Figure("Most current, running", current, QuantityKind.Current, working),
+                new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
+            Outcome = holds && findings.All(f => f.Level != Severity.Stop) ? StartOutcome.Starts : StartOutcome.StartsButCannotRun,
+            Cause = holds ? TripCause.None : TripCause.BatteryOverCurrent,
+            Trace = precharge.Trace(bank.OpenCircuitVoltage(design.Soc)),
+            Bears = bank.HasManagementBoard ? BearingPoint.Of(BearingCurve.ManagementBoard, bank.ContinuousA) : [],
+            Neighbours = [.. others.Select(d => new StackedLoad(d.Name, d.PowerW, d.PowerW / bank.NominalVoltage, d.MayWait))],
+            Remedies = [],
+            Stacking = [],
+            MaxA = Math.Max(current, precharge.PeakA),
+            LimitA = bank.ContinuousA,
+            RunA = current,
+            RunV = voltage,
+            SourceV = bank.NominalVoltage,
+            Used = current / bank.ContinuousA,
+            ContinuousW = bank.ContinuousA * bank.NominalVoltage,
+            SurgeW = 2 * bank.ContinuousA * bank.NominalVoltage,
+            NeededReduction = null,
+            InverterDriven = true,
+        };
     }
 
     private static List<Remedy> Matching(UnitDesign unitDesign, AcUnit unit, BatteryBank bank) =>
-        [.. UnitCatalogue.All.Where(u => u.IsDc && Math.Abs(bank.NominalVoltage / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(2)
+        [.. UnitCatalogue.All.Where(u => u.IsDc && Math.Abs(bank.NominalVoltage / u.SupplyVoltageV - 1) <= 0.10)
+            .OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(2)
             .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))];
 }

@@ -57,10 +57,12 @@ public sealed class MotorModel
     /// <param name="powerFactorRun">Power factor running.</param>
     /// <param name="startTimeS">Start time at full voltage.</param>
     /// <exception cref="InputException">LRA and RLA do not belong together.</exception>
-    public static MotorModel FromNameplate(double ratedV, double lraA, double rlaA, double powerFactorLocked = 0.80, double powerFactorRun = 0.97, double startTimeS = 0.25)
+    public static MotorModel FromNameplate(double ratedV, double lraA, double rlaA, double powerFactorLocked = 0.80, double powerFactorRun = 0.97,
+        double startTimeS = 0.25)
     {
         if (lraA < 2.5 * rlaA)
-            throw new InputException("lraA", Phrase.Of($"{lraA:Current}"), Phrase.Of($"LRA = {lraA:Current}: must be at least 2.5 × RLA ({2.5 * rlaA:Current}); LRA and RLA do not belong together"));
+            throw new InputException("lraA", Phrase.Of($"{lraA:Current}"),
+                Phrase.Of($"LRA = {lraA:Current}: must be at least 2.5 × RLA ({2.5 * rlaA:Current}); LRA and RLA do not belong together"));
         var z = ratedV / lraA;
         var total = z * powerFactorLocked;
         var x = z * Math.Sqrt(1 - powerFactorLocked * powerFactorLocked);

@@ -32,7 +32,8 @@ internal sealed class Network(StartCase start)
         }
         var terminal = e - _source * current;
         var motor = terminal * branch;
-        return new NetworkPoint(current.Magnitude, motor.Magnitude, terminal.Magnitude, (terminal - _line * motor).Magnitude, (terminal * Complex.Conjugate(current)).Real);
+        return new NetworkPoint(current.Magnitude, motor.Magnitude, terminal.Magnitude, (terminal - _line * motor).Magnitude,
+            (terminal * Complex.Conjugate(current)).Real);
     }
 
     public NetworkPoint AtSoftCurrent(double amperes)

@@ -48,7 +48,8 @@ internal static class Running
         if (side.Bank.Sag(side.Soc, side.Inverter.DcPower(acW), side.CableOhm) is not { } dc)
             return (TripCause.BatteryCollapse, 0);
         if (dc.CurrentA > side.Bank.ContinuousA)
-            return (TripCause.BatteryOverCurrent, side.Bank.HasManagementBoard ? BearingCurve.ManagementBoard.AllowedSeconds(dc.CurrentA / side.Bank.ContinuousA) : 0);
+            return (TripCause.BatteryOverCurrent,
+                side.Bank.HasManagementBoard ? BearingCurve.ManagementBoard.AllowedSeconds(dc.CurrentA / side.Bank.ContinuousA) : 0);
         return TripAccumulators.UnderDcCutOff(dc.Voltage, side.Bank.NominalVoltage) ? (TripCause.DcUnderVoltage, 10) : (TripCause.None, 0);
     }
 }

@@ -15,7 +15,8 @@ namespace Vanto.Core.Start;
 /// <param name="TogetherLeft">So many sets more are allowed than are written down.</param>
 /// <param name="NeverLeft">So many sets more are not allowed.</param>
 public sealed record TogetherOnSource(
-    string Source, Phrase Rating, IReadOnlyList<IReadOnlyList<string>> Together, IReadOnlyList<IReadOnlyList<string>> Never, IReadOnlyList<string> Small, int TogetherLeft, int NeverLeft);
+    string Source, Phrase Rating, IReadOnlyList<IReadOnlyList<string>> Together, IReadOnlyList<IReadOnlyList<string>> Never, IReadOnlyList<string> Small,
+    int TogetherLeft, int NeverLeft);
 
 /// <summary>What the owner may run together on the source in use.</summary>
 public static class RunningTogether
@@ -39,12 +40,15 @@ public static class RunningTogether
         var loads = new List<OwnerLoad> { new(UnitName, unitVa, Math.Max(unitVa, start.MaxA * start.SourceV)) };
         loads.AddRange(apart.Select(d => new OwnerLoad(d.Name, d.PowerW / DevicePowerFactor, d.PowerW / DevicePowerFactor)));
         if (small.Count > 0)
-            loads.Add(new OwnerLoad($"the {small.Count} small ones", small.Sum(d => d.PowerW) / DevicePowerFactor, small.Sum(d => d.PowerW) / DevicePowerFactor));
+            loads.Add(
+                new OwnerLoad($"the {small.Count} small ones", small.Sum(d => d.PowerW) / DevicePowerFactor, small.Sum(d => d.PowerW) / DevicePowerFactor));
         var result = RunTogether.Of(loads, start.ContinuousW, start.SurgeW);
         var withUnit = result.Maximal.Where(s => s[0] == 0).ToList();
-        IReadOnlyList<IReadOnlyList<string>> Named(IEnumerable<IReadOnlyList<int>> sets) => [.. sets.Take(MostSets).Select(s => (IReadOnlyList<string>)[.. s.Select(i => loads[i].Name)])];
+        IReadOnlyList<IReadOnlyList<string>> Named(IEnumerable<IReadOnlyList<int>> sets) =>
+            [.. sets.Take(MostSets).Select(s => (IReadOnlyList<string>)[.. s.Select(i => loads[i].Name)])];
         return new TogetherOnSource("source in use", Phrase.Of($"{start.ContinuousW:ApparentPower} continuous, {start.SurgeW:ApparentPower} for a start"),
-            Named(withUnit), Named(result.Forbidden), [.. small.Select(d => d.Name)], Math.Max(0, withUnit.Count - MostSets), Math.Max(0, result.Forbidden.Count - MostSets));
+            Named(withUnit), Named(result.Forbidden), [.. small.Select(d => d.Name)], Math.Max(0, withUnit.Count - MostSets),
+            Math.Max(0, result.Forbidden.Count - MostSets));
     }
 
     private static double UnitVa(AcUnit unit, StartAssessment start)
@@ -73,7 +77,8 @@ public static class RunningTogether
             yield return SheetLine.Sentence(set.Count == 1 ? Phrase.Of($"Not at all: {set[0]}") : Phrase.Of($"Not together: {string.Join(" with ", set)}"));
         if (together.NeverLeft > 0)
             yield return SheetLine.Sentence(
-                Phrase.Of($"and {together.NeverLeft} more sets that are not allowed: what is not written under Together is run one at a time."), StationState.Stop);
+                Phrase.Of($"and {together.NeverLeft} more sets that are not allowed: what is not written under Together is run one at a time."),
+                StationState.Stop);
         if (together.Small.Count > 0)
             yield return SheetLine.Sentence(Phrase.Of($"The {together.Small.Count} small ones: {string.Join(", ", together.Small)}.")) with { Faint = true };
     }

@@ -27,7 +27,9 @@ public static class SoftStarter
         var most = Math.Floor(100 * (1 - AboveRunning * rlaA / lraA)) / 100;
         var which = most >= 0.40 ? Phrase.Of($"at most {most:Fraction} fits this motor") : Phrase.Of($"no soft starter fits this motor");
         throw new InputException(field, Phrase.Of($"{reduction:Fraction}"),
-            Phrase.Of($"A reduction of {reduction:Fraction} leaves {(1 - reduction) * lraA:Current}, below 1.2 times the running current of {rlaA:Current}; {which}."));
+            Phrase.Of(
+                $"A reduction of {reduction:Fraction} leaves {(1 - reduction) * lraA:Current}, below 1.2 times the running current of {rlaA:Current}; "
+                    + $"{which}."));
     }
 
     /// <summary>Starts that it takes to learn.</summary>

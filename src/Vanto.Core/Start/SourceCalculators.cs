@@ -35,7 +35,8 @@ public sealed record StartOrderInput : DesignPart
 public static class SourceCalculators
 {
     /// <summary>The smallest source of each class.</summary>
-    [Calculator("smallest-source", "The smallest source that starts it", "Which inverter or generator to buy", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
+    [Calculator("smallest-source", "The smallest source that starts it", "Which inverter or generator to buy",
+        CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult Smallest(UnitSourceInput i)
     {
         var unit = Single(i.Unit, "unit");
@@ -43,10 +44,12 @@ public static class SourceCalculators
         if (i.Remedy == StartRemedy.SoftStarter)
             SoftStarter.Check("reduction", start.Motor.LraA, start.Motor.RlaA, i.Reduction);
         var result = new ResultBuilder();
-        foreach (var kind in new[] { SourceClass.HighFrequencyInverter, SourceClass.TransformerInverter, SourceClass.InverterGenerator, SourceClass.ConventionalGenerator })
+        foreach (var kind in new[] { SourceClass.HighFrequencyInverter, SourceClass.TransformerInverter, SourceClass.InverterGenerator,
+            SourceClass.ConventionalGenerator })
         {
             if (SmallestSource.Of(start, kind, Generators.DerateFactor(i.AltitudeM, i.AirC)) is { } step)
-                result.Step($"P_{(int)kind}", Calls.Name(kind), "first of its steps that starts and runs on", $"{unit.Id}, {SourceSteps.Of(kind).Count} steps", step.RatedW, ElectricPower, Citations.SurgeCurves);
+                result.Step($"P_{(int)kind}", Calls.Name(kind), "first of its steps that starts and runs on", $"{unit.Id}, {SourceSteps.Of(kind).Count} steps",
+                    step.RatedW, ElectricPower, Citations.SurgeCurves);
             else
                 result.Words($"P_{(int)kind}", Calls.Name(kind), "none of its steps");
         }
@@ -70,7 +73,8 @@ public static class SourceCalculators
     }
 
     /// <summary>Two units in turn.</summary>
-    [Calculator("best-start-order", "Which unit first", "Two units on one inverter", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
+    [Calculator("best-start-order", "Which unit first", "Two units on one inverter",
+        CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult Order(StartOrderInput i)
     {
         UnitToStart Of(string id, string field)
@@ -78,19 +82,30 @@ public static class SourceCalculators
             var unit = Single(id, field);
             if (i.Soft)
                 SoftStarter.Check("reduction", unit.LockedRotorA, unit.RlaA, i.Reduction);
-            return new UnitToStart(id, StartStation.Motor(unit, 1), new NeighbourLoad("fan", unit.FanPowerW, 0.85, false), i.Soft ? StartRemedy.SoftStarter : StartRemedy.None, i.Reduction);
+            return new UnitToStart(id, StartStation.Motor(unit, 1), new NeighbourLoad("fan", unit.FanPowerW, 0.85, false),
+                i.Soft ? StartRemedy.SoftStarter : StartRemedy.None, i.Reduction);
         }
         var (first, second) = (Of(i.First, "first"), Of(i.Second, "second"));
         var start = Case(Single(i.First, "first"), i.LineOhm);
-        var best = StartOrder.Best(start with { Source = PowerSource.OfInverter(i.HighFrequency ? SourceClass.HighFrequencyInverter : SourceClass.TransformerInverter, start.Source.Volts, i.InverterW), Neighbours = [] }, [first, second]);
+        var best = StartOrder.Best(start with
+        {
+            Source = PowerSource.OfInverter(i.HighFrequency ? SourceClass.HighFrequencyInverter : SourceClass.TransformerInverter, start.Source.Volts,
+                i.InverterW),
+            Neighbours = []
+        }, [first, second]);
         return new ResultBuilder()
             .Words("order", "Start", string.Join(", then ", best.Order))
-            .Step("Used", "Worst share of what it bears", "largest over the starts, those running as loads", $"{i.InverterW} W", best.WorstUsed, Fraction, Citations.SurgeCurves)
-            .Judge(best.AllStart ? Finding.Of(FindingCode.StartTurns, Severity.Note, $"At least ten seconds apart; after power returns wait three minutes.") : Finding.Of(FindingCode.StartNotBoth, Severity.Stop, $"Not both start, in whatever order.")).Done();
+            .Step("Used", "Worst share of what it bears", "largest over the starts, those running as loads", $"{i.InverterW} W", best.WorstUsed, Fraction,
+                Citations.SurgeCurves)
+            .Judge(best.AllStart
+                ? Finding.Of(FindingCode.StartTurns, Severity.Note, $"At least ten seconds apart; after power returns wait three minutes.")
+                : Finding.Of(FindingCode.StartNotBoth, Severity.Stop, $"Not both start, in whatever order.")).Done();
     }
 
     private static AcUnit Single(string id, string field) => UnitCatalogue.Find(id) is { SingleSpeed: true } unit ? unit
-        : throw new InputException(field, id, $"{field}: \"{id}\" has no locked rotor; take a single-speed unit: {string.Join(", ", UnitCatalogue.All.Where(u => u.SingleSpeed).Select(u => u.Id))}.");
+        : throw new InputException(field, id,
+            $"{field}: \"{id}\" has no locked rotor; take a single-speed unit: "
+                + $"{string.Join(", ", UnitCatalogue.All.Where(u => u.SingleSpeed).Select(u => u.Id))}.");
 
     private static StartCase Case(AcUnit unit, double lineOhm) => new()
     {

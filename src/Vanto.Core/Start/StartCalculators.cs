@@ -18,7 +18,8 @@ public record MotorInput : DesignPart
     [Field(Fraction, 0.5, 1, Label = "Power factor, running")] public double PowerFactorRun { get; init; } = 0.97;
 
     /// <summary>The motor, or one so many times as strong.</summary>
-    internal MotorModel Model(double factor = 1) => MotorModel.FromNameplate(RatedV, LraA * factor, RlaA * factor, PowerFactorLockedRotor, PowerFactorRun, StartTimeS);
+    internal MotorModel Model(double factor = 1) =>
+        MotorModel.FromNameplate(RatedV, LraA * factor, RlaA * factor, PowerFactorLockedRotor, PowerFactorRun, StartTimeS);
 }
 
 /// <summary>A start on a source.</summary>
@@ -26,7 +27,8 @@ public sealed record StartVerdictInput : MotorInput
 {
     [Ask("Source")] public SourceClass Source { get; init; } = SourceClass.HighFrequencyInverter;
     [Field(Voltage, 100, 250, Label = "Source voltage")] public double SourceV { get; init; } = 120;
-    [Field(ElectricPower, 300, 50000, Label = "Continuous watts of the source", Help = "for shore: volts × breaker amperes")] public double ContinuousW { get; init; } = 2000;
+    [Field(ElectricPower, 300, 50000, Label = "Continuous watts of the source", Help = "for shore: volts × breaker amperes")]
+    public double ContinuousW { get; init; } = 2000;
     [Field(ElectricPower, 300, 60000, Label = "Maximum watts (generators)")] public double MaximumW { get; init; } = 2500;
     [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
     [Field(Fraction, 0.40, 0.80, Label = "Soft starter takes away")] public double Reduction { get; init; } = 0.65;
@@ -123,10 +125,12 @@ public static class StartCalculators
     }
 
     /// <summary>The smallest continuous rating of a bank that starts a motor.</summary>
-    [Calculator("smallest-battery-rating", "The smallest battery rating that starts it", "What the management board must bear", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves), nameof(Citations.Battery)])]
+    [Calculator("smallest-battery-rating", "The smallest battery rating that starts it", "What the management board must bear",
+        CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves), nameof(Citations.Battery)])]
     public static CalculationResult SmallestBattery(SmallestBatteryInput i)
     {
-        var bank = new BatteryBank(Chemistry.Lfp, (int)Math.Round(i.NominalV / 12 * CellData.Of(Chemistry.Lfp).CellsPer12V), i.AmpHours, extraResistance: i.LinksOhm);
+        var bank = new BatteryBank(Chemistry.Lfp, (int)Math.Round(i.NominalV / 12 * CellData.Of(Chemistry.Lfp).CellsPer12V), i.AmpHours,
+            extraResistance: i.LinksOhm);
         var dc = new DcSide(bank, i.Soc, i.CableOhm, new InverterModel(i.RatedW, 0.01 * i.RatedW));
         if (i.Remedy == StartRemedy.SoftStarter)
             SoftStarter.Check("reduction", i.LraA, i.RlaA, i.Reduction);
@@ -141,18 +145,22 @@ public static class StartCalculators
             Reduction = i.Reduction,
         };
         return StartVerdict.SmallestBatteryRating(start, a => source with { Dc = dc with { Bank = bank.Rated(a) } }) is { } amperes
-            ? new ResultBuilder().Step("I_cont", "Continuous rating of the bank", "bisected until it just starts", $"{i.AmpHours} Ah at {i.Soc:0%}", amperes, Current, Citations.SurgeCurves).Done()
+            ? new ResultBuilder().Step("I_cont", "Continuous rating of the bank", "bisected until it just starts", $"{i.AmpHours} Ah at {i.Soc:0%}", amperes,
+                Current, Citations.SurgeCurves).Done()
             : new ResultBuilder().Words("I_cont", "Continuous rating of the bank", "none: something else ends the start").Done();
     }
 
     /// <summary>What a soft starter takes away while it learns.</summary>
-    [Calculator("soft-starter-learning", "A soft starter learns", "Why the first starts belong on shore or a large generator", CitationIds = [nameof(Citations.Trade)])]
+    [Calculator("soft-starter-learning", "A soft starter learns", "Why the first starts belong on shore or a large generator",
+        CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult Learning(LearningInput i) => new ResultBuilder()
-        .Step("ρ", "It takes away", "ρ_final − (ρ_final − ρ_first)·(1 − (k − 1)/(N − 1))", $"start {i.Number} of {i.Starts}, {i.First} to {i.Final}", SoftStarter.Learned(i.First, i.Final, i.Starts, i.Number), Fraction, Citations.Trade)
+        .Step("ρ", "It takes away", "ρ_final − (ρ_final − ρ_first)·(1 − (k − 1)/(N − 1))", $"start {i.Number} of {i.Starts}, {i.First} to {i.Final}",
+            SoftStarter.Learned(i.First, i.Final, i.Starts, i.Number), Fraction, Citations.Trade)
         .Judge(i.Number < i.Starts ? SoftStarter.Learns(i.Starts) : null).Done();
 
     /// <summary>Verdict on a start.</summary>
-    [Calculator("start-verdict", "Will it start?", "Starts or trips, when and why", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves), nameof(Citations.FirstPeak)])]
+    [Calculator("start-verdict", "Will it start?", "Starts or trips, when and why",
+        CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves), nameof(Citations.FirstPeak)])]
     public static CalculationResult Verdict(StartVerdictInput i)
     {
         var start = Case(i);
@@ -160,40 +168,50 @@ public static class StartCalculators
         return new ResultBuilder().Words("outcome", "Outcome", Calls.Name(result.Outcome) + (result.Cause == TripCause.None ? "" : ": " + result.Cause.Words()))
             .Step("I_max", "Most current", "E/(Z_s + 1/Y), at most what the source gives", $"E {i.SourceV} V", result.MaxA, Current, Citations.MotorModel)
             .Step("I_peak", "First peak", "κ·√2·I_max", $"I_max {result.MaxA:0.##}", result.PeakA, Current, Citations.FirstPeak)
-            .Step("t", result.TripS is null ? "Start time" : "Trips after", "0.5 ms steps", $"speed from the torques", result.TripS ?? result.StartS ?? 0, Seconds, Citations.MotorModel)
+            .Step("t", result.TripS is null ? "Start time" : "Trips after", "0.5 ms steps", $"speed from the torques", result.TripS ?? result.StartS ?? 0,
+                Seconds, Citations.MotorModel)
             .Step("V", "Volts left at the compressor", "V_t − Z_line·I_m", $"line {i.LineOhm} Ω", result.MinCompressorV, Voltage, Citations.MotorModel)
             .Step("Used", "Used of what it bears", "Σ Δt/allowed", $"I_cont {start.Source.ContinuousA:0.##} A", result.Used, Fraction, Citations.SurgeCurves)
             .Step("I_run", "Runs on", "(P + jQ)/V", $"RLA {i.RlaA} A", result.RunA, Current, Citations.MotorModel).Done();
     }
 
     /// <summary>Largest motor that starts.</summary>
-    [Calculator("largest-lra", "Largest motor that starts", "How large a compressor this source starts", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
+    [Calculator("largest-lra", "Largest motor that starts", "How large a compressor this source starts",
+        CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult LargestLra(StartVerdictInput i)
     {
         var largest = StartVerdict.LargestLra(Case(i), i.Model);
-        return new ResultBuilder().Step("LRA_max", "Largest locked-rotor current", "LRA and RLA scaled together until it no longer starts", $"LRA : RLA = {i.LraA} : {i.RlaA}", largest, Current, Citations.MotorModel).Done();
+        return new ResultBuilder().Step("LRA_max", "Largest locked-rotor current", "LRA and RLA scaled together until it no longer starts",
+            $"LRA : RLA = {i.LraA} : {i.RlaA}", largest, Current, Citations.MotorModel).Done();
     }
 
     /// <summary>Reduction needed.</summary>
-    [Calculator("needed-reduction", "Soft starter needed", "The least reduction that starts", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
+    [Calculator("needed-reduction", "Soft starter needed", "The least reduction that starts",
+        CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult NeededReduction(StartVerdictInput i)
     {
         var needed = StartVerdict.NeededReduction(Asked(i));
         return needed is { } ρ
-            ? new ResultBuilder().Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts; 0 without", $"{i.ContinuousW} W", ρ, Fraction, Citations.MotorModel).Done()
-            : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter is enough").Judge(Finding.Of(FindingCode.StartNoReduction, Severity.Stop, $"Usually the running current is already too much.")).Done();
+            ? new ResultBuilder()
+                .Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts; 0 without", $"{i.ContinuousW} W", ρ, Fraction, Citations.MotorModel)
+                .Done()
+            : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter is enough")
+                .Judge(Finding.Of(FindingCode.StartNoReduction, Severity.Stop, $"Usually the running current is already too much.")).Done();
     }
 
     /// <summary>Soft starter in time.</summary>
-    [Calculator("soft-starter-current", "Soft starter in time", "What a soft starter lets through", CitationIds = [nameof(Citations.MotorModel), nameof(Citations.Trade)])]
+    [Calculator("soft-starter-current", "Soft starter in time", "What a soft starter lets through",
+        CitationIds = [nameof(Citations.MotorModel), nameof(Citations.Trade)])]
     public static CalculationResult SoftStarterCurrent(SoftStarterInput i)
     {
         SoftStarter.Check("reduction", i.LraA, i.RlaA, i.Reduction);
-        return new ResultBuilder().Step("I", "Current", "ramp 0.15 s, hold 0.25 s, decay 0.06 s", $"limit (1 − {i.Reduction}) × {i.LraA}", StartSimulation.SoftCurrent(i.TimeS, i.LraA, i.RlaA, i.Reduction), Current, Citations.MotorModel).Done();
+        return new ResultBuilder().Step("I", "Current", "ramp 0.15 s, hold 0.25 s, decay 0.06 s", $"limit (1 − {i.Reduction}) × {i.LraA}",
+            StartSimulation.SoftCurrent(i.TimeS, i.LraA, i.RlaA, i.Reduction), Current, Citations.MotorModel).Done();
     }
 
     /// <summary>How long an overload is borne.</summary>
-    [Calculator("allowed-time", "How long an overload is borne", "Seconds until a source gives up", CitationIds = [nameof(Citations.SurgeCurves), nameof(Citations.Breakers)])]
+    [Calculator("allowed-time", "How long an overload is borne", "Seconds until a source gives up",
+        CitationIds = [nameof(Citations.SurgeCurves), nameof(Citations.Breakers)])]
     public static CalculationResult AllowedTime(AllowedTimeInput i)
     {
         var bands = PowerSource.OfShore(120, i.BreakerA, i.Family).BreakerBands();
@@ -210,13 +228,15 @@ public static class StartCalculators
         var seconds = curve.AllowedSeconds(i.Ratio);
         return double.IsInfinity(seconds)
             ? new ResultBuilder().Words("t", "Borne for", "as long as you like").Done()
-            : new ResultBuilder().Step("t", "Borne for", "log-log between the curve's points", $"{Calls.Name(i.Source)}, {i.Ratio} × rating", seconds, Seconds, Citations.SurgeCurves).Done();
+            : new ResultBuilder().Step("t", "Borne for", "log-log between the curve's points", $"{Calls.Name(i.Source)}, {i.Ratio} × rating", seconds, Seconds,
+                Citations.SurgeCurves).Done();
     }
 
     /// <summary>Maximum watts of a generator, at least 1.01 and at most so many times its rating.</summary>
     private static double Maximum(AllowedTimeInput i, double most) => i.MaximumW >= 1.01 * i.RatedW - 1e-9 && i.MaximumW <= most * i.RatedW + 1e-9
         ? i.MaximumW
-        : throw new InputException(InputError.Range("maximumW", Calls.Name(i.Source) + ": maximumW", ElectricPower, i.MaximumW, 1.01 * i.RatedW, most * i.RatedW));
+        : throw new InputException(
+            InputError.Range("maximumW", Calls.Name(i.Source) + ": maximumW", ElectricPower, i.MaximumW, 1.01 * i.RatedW, most * i.RatedW));
 
     /// <summary>Pre-charge rush.</summary>
     [Calculator("inverter-driven-start", "Rush of an inverter-driven unit", "What flows when it is plugged in", CitationIds = [nameof(Citations.Trade)])]
@@ -225,7 +245,8 @@ public static class StartCalculators
         var peak = (i.Dc ? i.Volts : Math.Sqrt(2) * i.Volts) / i.ResistorOhm;
         return new ResultBuilder()
             .Step("I_peak", "First rush", i.Dc ? "V/R" : "√2·V/R", $"{i.Volts} V/{i.ResistorOhm} Ω", peak, Current, Citations.Trade)
-            .Step("τ", "Dies away in", "R·C", $"{i.ResistorOhm} × {i.CapacitorMicrofarad} µF", i.ResistorOhm * i.CapacitorMicrofarad * 1e-6, Milliseconds, Citations.Trade)
+            .Step("τ", "Dies away in", "R·C", $"{i.ResistorOhm} × {i.CapacitorMicrofarad} µF", i.ResistorOhm * i.CapacitorMicrofarad * 1e-6, Milliseconds,
+                Citations.Trade)
             .Judge(i.Dc && peak > 500 ? Precharge.Inrush(peak) : null).Done();
     }
 
@@ -241,7 +262,8 @@ public static class StartCalculators
         Motor = i.Model(),
         Source = i.Source switch
         {
-            SourceClass.Shore => PowerSource.OfShore(i.SourceV, i.ContinuousW / i.SourceV, i.SourceV < 150 && !i.IecBreaker ? BreakerFamily.NorthAmerican : BreakerFamily.IecC),
+            SourceClass.Shore =>
+                PowerSource.OfShore(i.SourceV, i.ContinuousW / i.SourceV, i.SourceV < 150 && !i.IecBreaker ? BreakerFamily.NorthAmerican : BreakerFamily.IecC),
             SourceClass.InverterGenerator or SourceClass.ConventionalGenerator => Generator(i),
             _ => PowerSource.OfInverter(i.Source, i.SourceV, i.ContinuousW),
         },
@@ -257,7 +279,9 @@ public static class StartCalculators
         var most = i.Source == SourceClass.InverterGenerator ? 1.49 : 2.0;
         var ratio = i.MaximumW / i.ContinuousW;
         return ratio is >= 1.01 - 1e-9 && ratio <= most + 1e-9
-            ? PowerSource.OfGenerator(i.Source == SourceClass.InverterGenerator ? GeneratorKind.Inverter : GeneratorKind.Conventional, i.SourceV, i.ContinuousW, i.MaximumW)
-            : throw new InputException(InputError.Range("maximumW", Calls.Name(i.Source) + ": maximumW", ElectricPower, i.MaximumW, 1.01 * i.ContinuousW, most * i.ContinuousW));
+            ? PowerSource.OfGenerator(i.Source == SourceClass.InverterGenerator ? GeneratorKind.Inverter : GeneratorKind.Conventional, i.SourceV, i.ContinuousW,
+                i.MaximumW)
+            : throw new InputException(
+                InputError.Range("maximumW", Calls.Name(i.Source) + ": maximumW", ElectricPower, i.MaximumW, 1.01 * i.ContinuousW, most * i.ContinuousW));
     }
 }

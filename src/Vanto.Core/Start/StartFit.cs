@@ -28,7 +28,8 @@ public static class StartFit
     /// <param name="startTimeS">Start time of the plate.</param>
     /// <param name="measuredA">Highest current measured, RMS.</param>
     /// <param name="lastsS">How long the current stayed above half way between most and running; null where only the peak was read.</param>
-    public static StartFitResult Of(StartCase start, Func<double, double, MotorModel> motor, double lraA, double startTimeS, double measuredA, double? lastsS = null)
+    public static StartFitResult Of(StartCase start, Func<double, double, MotorModel> motor, double lraA, double startTimeS, double measuredA,
+        double? lastsS = null)
     {
         if (start.Remedy == StartRemedy.SoftStarter)
             throw new InputException("start.remedy", "soft starter", "A soft starter hides the motor: measure a start without it.");
@@ -43,7 +44,10 @@ public static class StartFit
         return new StartFitResult(lra, time, Most(lra), true);
     }
 
-    /// <summary>How long a traced current stays above half way between its most and where it ends, s; null where it never falls: a flat record, or one that ends too early.</summary>
+    /// <summary>
+    /// How long a traced current stays above half way between its most and where it ends, s; null where it never falls: a flat record, or one that ends
+    /// too early.
+    /// </summary>
     public static double? Lasts(IReadOnlyList<(double Seconds, double Amperes)> trace)
     {
         var most = trace.Max(p => p.Amperes);

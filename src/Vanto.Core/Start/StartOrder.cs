@@ -3,7 +3,8 @@ using Vanto.Core.Supply;
 namespace Vanto.Core.Start;
 
 /// <summary>One unit to be started: its motor, its own fan and help.</summary>
-public sealed record UnitToStart(string Name, MotorModel Motor, NeighbourLoad Fan, StartRemedy Remedy = StartRemedy.None, double Reduction = UnitToStart.TypicalReduction)
+public sealed record UnitToStart(string Name, MotorModel Motor, NeighbourLoad Fan, StartRemedy Remedy = StartRemedy.None,
+    double Reduction = UnitToStart.TypicalReduction)
 {
     /// <summary>What a soft starter takes away when nothing else is known; common practice.</summary>
     public const double TypicalReduction = 0.65;

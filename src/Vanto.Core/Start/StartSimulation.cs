@@ -26,7 +26,18 @@ public sealed record StartCase
 }
 
 /// <summary>One moment of the start: RMS amperes and volts.</summary>
-public readonly record struct StartMoment(double Seconds, double Speed, double SourceA, double CompressorA, double SourceV, double CompressorV, double RealW, double DcV, double DcA);
+public readonly record struct StartMoment
+{
+    public required double Seconds { get; init; }
+    public required double Speed { get; init; }
+    public required double SourceA { get; init; }
+    public required double CompressorA { get; init; }
+    public required double SourceV { get; init; }
+    public required double CompressorV { get; init; }
+    public required double RealW { get; init; }
+    public required double DcV { get; init; }
+    public required double DcA { get; init; }
+}
 
 /// <summary>How a start ended.</summary>
 public enum StartOutcome { Starts, StartsOnlyIfShed, StartsButCannotRun, Stalls, TripsDuringStart }
@@ -113,7 +124,18 @@ public static class StartSimulation
             minV = Math.Min(minV, point.CompressorV);
             i2t += point.CompressorA * point.CompressorA * StepS;
             var dc = trips.Add(point, time, soft);
-            moments?.Add(new StartMoment(time, speed, point.SourceA, point.CompressorA, point.SourceV, point.CompressorV, point.RealW, dc.Volts, dc.Amps));
+            moments?.Add(new StartMoment
+            {
+                Seconds = time,
+                Speed = speed,
+                SourceA = point.SourceA,
+                CompressorA = point.CompressorA,
+                SourceV = point.SourceV,
+                CompressorV = point.CompressorV,
+                RealW = point.RealW,
+                DcV = dc.Volts,
+                DcA = dc.Amps,
+            });
             if (trips.Cause != TripCause.None)
                 return Finish(StartOutcome.TripsDuringStart, trips.Cause, time + StepS);
             if (soft)

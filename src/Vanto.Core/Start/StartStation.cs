@@ -19,7 +19,8 @@ public sealed class StartStation : Station<StartAssessment>
     public override StationPhase Phase => StationPhase.Size;
 
     /// <inheritdoc />
-    public override IReadOnlyList<Type> Reads => [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(StartDesign), typeof(UnitDesign)];
+    public override IReadOnlyList<Type> Reads =>
+        [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(StartDesign), typeof(UnitDesign)];
 
     /// <inheritdoc />
     public override IEnumerable<SheetBlock> Sheet(StationInputs job)
@@ -44,10 +45,18 @@ public sealed class StartStation : Station<StartAssessment>
     public override IEnumerable<LedgerEntry> Ledger(StationInputs job)
     {
         var own = job.Result<StartAssessment>();
-        yield return new LedgerEntry("start", Name, new Measure(own.MaxA, QuantityKind.Current),
-            own.SourceV > 0 ? Phrase.Of($"at {own.SourceV:Voltage}") : Phrase.Of($""),
-            own.Outcome == StartOutcome.Starts ? Phrase.Of($"{own.Used:Fraction} of what it bears") : Phrase.Of($"{InWords(own.Outcome)}"),
-            Math.Min(1, own.Used * LedgerEntry.GaugeMark), LedgerEntry.GaugeMark, false, own.Verdict.State);
+        yield return new LedgerEntry
+        {
+            Id = "start",
+            Station = Name,
+            Value = new Measure(own.MaxA, QuantityKind.Current),
+            Note = own.SourceV > 0 ? Phrase.Of($"at {own.SourceV:Voltage}") : Phrase.Of($""),
+            Limit = own.Outcome == StartOutcome.Starts ? Phrase.Of($"{own.Used:Fraction} of what it bears") : Phrase.Of($"{InWords(own.Outcome)}"),
+            Share = Math.Min(1, own.Used * LedgerEntry.GaugeMark),
+            Mark = LedgerEntry.GaugeMark,
+            MoreIsBetter = false,
+            State = own.Verdict.State,
+        };
     }
 
     private static string InWords(StartOutcome outcome) => outcome switch
@@ -75,7 +84,8 @@ public sealed class StartStation : Station<StartAssessment>
             return WrongVoltage(unitDesign, unit, source);
         if (WrongWaveform(survey, design))
             return Refused(unit, source, Phrase.Of($"Does not fit this source: a modified sine wave."), TripCause.ModifiedSine,
-                Finding.Of(FindingCode.SourceWaveform, Severity.Stop, $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave."));
+                Finding.Of(FindingCode.SourceWaveform, Severity.Stop,
+                    $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave."));
         if (unit.SingleSpeed && Fit(survey, design, unit, source) is { } fit)
         {
             var seen = SingleSpeed(survey, design, Fitted(unit, fit), source);
@@ -90,15 +100,22 @@ public sealed class StartStation : Station<StartAssessment>
     private static IEnumerable<Finding> RecordEndsEarly(StartDesign design)
     {
         if (design.Measured.Count >= 3 && StartFit.Lasts(Trace(design)) is null)
-            yield return Finding.Of(FindingCode.StartMeasuredShort, Severity.Caution, $"The measured start never falls from its highest current: the record ends too early, or the motor did not turn. Only the peak is used; record until it runs.");
+            yield return Finding.Of(FindingCode.StartMeasuredShort, Severity.Caution,
+                $"The measured start never falls from its highest current: the record ends too early, or the motor did not turn. Only the peak is used; "
+                    + $"record until it runs.");
     }
 
     private static Finding Measured(AcUnit unit, StartFitResult fit) => fit.Fitted
         ? Finding.Of(FindingCode.StartMeasured, Math.Abs(fit.LraA / unit.LockedRotorA - 1) > MeasuredApart ? Severity.Caution : Severity.Note,
-            $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LockedRotorA:Current}, start time {fit.StartTimeS:Milliseconds}.")
-        : Finding.Of(FindingCode.StartMeasuredHidden, Severity.Note, $"What was measured cannot be fitted: this source folds back and hides what the motor would draw. Measure on shore.");
+            $"Fitted to what was measured: locked-rotor current {fit.LraA:Current} where the plate says {unit.LockedRotorA:Current}, start time "
+                + $"{fit.StartTimeS:Milliseconds}.")
+        : Finding.Of(FindingCode.StartMeasuredHidden, Severity.Note,
+            $"What was measured cannot be fitted: this source folds back and hides what the motor would draw. Measure on shore.");
 
-    /// <summary>The unit with the motor that was measured on the source chosen, so that every start of it is judged on the same motor; the plate's where none was.</summary>
+    /// <summary>
+    /// The unit with the motor that was measured on the source chosen, so that every start of it is judged on the same motor; the plate's where none
+    /// was.
+    /// </summary>
     internal static AcUnit AsMeasured(SurveyDesign survey, StartDesign design, AcUnit unit)
     {
         if (!unit.SingleSpeed || design.On == SourceChoice.Sun || !HasMeasured(design))
@@ -135,7 +152,8 @@ public sealed class StartStation : Station<StartAssessment>
         if (unit.SingleSpeed)
             return StartVerdict.Of(Case(survey, design, unit, source)).Outcome;
         var most = Performance.MostPowerW(unit, outdoorC);
-        return StartVerdict.OfInverterDriven(source, unit.SupplyVoltageV, most, unit.PowerFactorRun, Neighbours(survey), Conductors.LoopOhm(design.CableM, design.CableMm2, 30)).Outcome;
+        return StartVerdict.OfInverterDriven(source, unit.SupplyVoltageV, most, unit.PowerFactorRun, Neighbours(survey),
+            Conductors.LoopOhm(design.CableM, design.CableMm2, 30)).Outcome;
     }
 
     internal static StartCase Case(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source) => new()
@@ -153,7 +171,8 @@ public sealed class StartStation : Station<StartAssessment>
 
     /// <summary>Devices that may be on at the start, as neighbours on the AC side.</summary>
     internal static List<NeighbourLoad> Neighbours(SurveyDesign survey) =>
-        [.. survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Ac).Select(d => new NeighbourLoad(d.Name, d.PowerW, DevicePowerFactor, d.MayWait))];
+        [.. survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Ac).Select(
+            d => new NeighbourLoad(d.Name, d.PowerW, DevicePowerFactor, d.MayWait))];
 
     private static StartAssessment SingleSpeed(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source)
     {
@@ -179,19 +198,39 @@ public sealed class StartStation : Station<StartAssessment>
         var remedies = Remedies(start, design, motor, needed);
         var stacking = Stacking(start, fan, neighbours);
         var findings = SingleSpeedFindings(start, design, result, alone, atReserve, needed, largest, unit, survey).ToList();
-        return new StartAssessment(
-            Say(result, source, findings, design), findings, Figures(start, result, motor, largest, source), result.Outcome, result.Cause,
-            Thin(result.Trace, source.Dc is not null), Bears(source), [.. start.Neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable, n.OwnFan))],
-            remedies, stacking, result.MaxA, source.LimitA is double.PositiveInfinity ? 0 : source.LimitA, result.RunA, result.RunCompressorV, source.Volts, result.Used,
-            source.ContinuousW, SurgeW(source), needed, false);
+        return new StartAssessment
+        {
+            Verdict = Say(result, source, findings, design),
+            Findings = Finding.Ranked(findings),
+            Figures = Figures(start, result, motor, largest, source),
+            Outcome = result.Outcome,
+            Cause = result.Cause,
+            Trace = Thin(result.Trace, source.Dc is not null),
+            Bears = Bears(source),
+            Neighbours = [.. start.Neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable, n.OwnFan))],
+            Remedies = remedies,
+            Stacking = stacking,
+            MaxA = result.MaxA,
+            LimitA = source.LimitA is double.PositiveInfinity ? 0 : source.LimitA,
+            RunA = result.RunA,
+            RunV = result.RunCompressorV,
+            SourceV = source.Volts,
+            Used = result.Used,
+            ContinuousW = source.ContinuousW,
+            SurgeW = SurgeW(source),
+            NeededReduction = needed,
+            InverterDriven = false,
+        };
     }
 
     internal static MotorModel Motor(AcUnit unit, double factor) =>
-        MotorModel.FromNameplate(unit.SupplyVoltageV, unit.LockedRotorA * factor, unit.RlaA * factor, unit.PowerFactorLockedRotor, unit.PowerFactorRun, unit.StartTimeS);
+        MotorModel.FromNameplate(unit.SupplyVoltageV, unit.LockedRotorA * factor, unit.RlaA * factor, unit.PowerFactorLockedRotor, unit.PowerFactorRun,
+            unit.StartTimeS);
 
     private static Verdict Say(StartResult result, PowerSource source, List<Finding> findings, StartDesign design)
     {
-        var helped = design.Remedy switch { StartRemedy.SoftStarter => " with its soft starter", StartRemedy.HardStartKit => " with its hard-start kit", _ => "" };
+        var helped =
+            design.Remedy switch { StartRemedy.SoftStarter => " with its soft starter", StartRemedy.HardStartKit => " with its hard-start kit", _ => "" };
         var headline = result.Outcome switch
         {
             StartOutcome.Starts => Phrase.Of($"Starts on the {Called(source)}{helped}, using {result.Used:Fraction} of what it bears."),
@@ -201,7 +240,8 @@ public sealed class StartStation : Station<StartAssessment>
             _ => Phrase.Of($"Trips after {result.TripS ?? 0:Milliseconds}: {result.Cause.Words()}."),
         };
         var start = result.StartS is { } s ? Phrase.Of($"It reaches speed in {s:Milliseconds}; at") : Phrase.Of($"At");
-        return new Verdict(Verdict.Worst(findings), headline, Phrase.Of($"{start} most {result.MaxA:Current} flow and {result.MinCompressorV:Voltage} are left at the compressor; then it runs on {result.RunA:Current}."));
+        return new Verdict(Verdict.Worst(findings), headline, Phrase.Of(
+            $"{start} most {result.MaxA:Current} flow and {result.MinCompressorV:Voltage} are left at the compressor; then it runs on {result.RunA:Current}."));
     }
 
     private static string Called(PowerSource source) => source.Class switch
@@ -225,15 +265,18 @@ public sealed class StartStation : Station<StartAssessment>
             Helped("kit", Phrase.Of($"hard-start kit"), StartRemedy.HardStartKit, start.Reduction, With(StartRemedy.HardStartKit)),
         };
         if (needed is { } least and > 0 && Math.Abs(least - soft) > 0.001)
-            trials.Insert(2, Helped("soft-least", Phrase.Of($"soft starter, the least that starts: {least:Fraction} less"), StartRemedy.SoftStarter, least, Softened(design, least)));
+            trials.Insert(2, Helped("soft-least", Phrase.Of($"soft starter, the least that starts: {least:Fraction} less"), StartRemedy.SoftStarter, least,
+                Softened(design, least)));
         return trials;
     }
 
-    private static DesignEdit Softened(StartDesign design, double reduction) => DesignEdit.Of(design, d => d with { Remedy = StartRemedy.SoftStarter, Reduction = reduction });
+    private static DesignEdit Softened(StartDesign design, double reduction) =>
+        DesignEdit.Of(design, d => d with { Remedy = StartRemedy.SoftStarter, Reduction = reduction });
 
     private static List<StartTrial> Stacking(StartCase start, NeighbourLoad fan, List<NeighbourLoad> neighbours)
     {
-        StartTrial Beside(string id, Phrase words, params NeighbourLoad[] on) => Trial(id, words, StartSimulation.Run(start with { Neighbours = [fan, .. on] }), DesignEdit.None);
+        StartTrial Beside(string id, Phrase words, params NeighbourLoad[] on) =>
+            Trial(id, words, StartSimulation.Run(start with { Neighbours = [fan, .. on] }), DesignEdit.None);
         var trials = new List<StartTrial> { Beside("alone", Phrase.Of($"the unit alone")) };
         trials.AddRange(neighbours.Select(n => Beside(n.Name, Phrase.Of($"with {n.Name}, {n.PowerW:ElectricPower}"), n)));
         if (neighbours.Count > 1)
@@ -254,29 +297,44 @@ public sealed class StartStation : Station<StartAssessment>
         return new StartTrial(id, words, result.Outcome, phrase, result.MaxA, result.Used, edit);
     }
 
-    private static IEnumerable<Finding> SingleSpeedFindings(StartCase start, StartDesign design, StartResult result, StartResult alone, StartResult? atReserve, double? needed, double largest, AcUnit unit, SurveyDesign survey)
+    private static IEnumerable<Finding> SingleSpeedFindings(StartCase start, StartDesign design, StartResult result, StartResult alone, StartResult? atReserve,
+        double? needed, double largest, AcUnit unit, SurveyDesign survey)
     {
         var remedies = WaysOut(start, design, needed, alone, survey).ToList();
         if (result.Outcome != StartOutcome.Starts)
             yield return Finding.Of(Code(result), Severity.Stop, Reason(result, alone), remedies);
         else if (atReserve is { Outcome: not StartOutcome.Starts })
-            yield return Finding.Of(FindingCode.StartAtReserve, Severity.Stop, Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause.Words()}. It must restart before dawn."), remedies);
+            yield return Finding.Of(FindingCode.StartAtReserve, Severity.Stop,
+                Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause.Words()}. It must restart before dawn."),
+                remedies);
         if (result.Outcome == StartOutcome.Starts && Math.Max(result.Used, result.BatteryUsed) > 0.5)
-            yield return Finding.Of(FindingCode.StartThinMargin, Severity.Caution, Phrase.Of($"The start uses {Math.Max(result.Used, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor will trip it."), remedies);
+            yield return Finding.Of(FindingCode.StartThinMargin, Severity.Caution,
+                Phrase.Of(
+                    $"The start uses {Math.Max(result.Used, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor "
+                        + $"will trip it."),
+                remedies);
         if (result.Outcome == StartOutcome.Starts && largest < 1.15 * unit.LockedRotorA)
-            yield return Finding.Of(FindingCode.StartLargest, Severity.Caution, Phrase.Of($"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LockedRotorA:Current}: little is left."), remedies);
+            yield return Finding.Of(FindingCode.StartLargest, Severity.Caution,
+                Phrase.Of(
+                    $"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LockedRotorA:Current}: little is left."),
+                remedies);
         if (result.BreakerMayTrip)
             yield return Finding.Of(FindingCode.StartBreaker, Severity.Caution, $"The breaker may trip at the start.");
         if (start.Remedy == StartRemedy.None && BoughtForSurge(start, design, survey) is { } surge)
             yield return surge;
         if (result.Outcome == StartOutcome.Starts && result.MinCompressorV < 0.80 * unit.SupplyVoltageV)
-            yield return Finding.Of(FindingCode.StartLowVoltage, Severity.Caution, $"Only {result.MinCompressorV:Voltage} are left at the compressor during the start.");
+            yield return Finding.Of(FindingCode.StartLowVoltage, Severity.Caution,
+                $"Only {result.MinCompressorV:Voltage} are left at the compressor during the start.");
         if (result is { Outcome: StartOutcome.Starts, StartS: { } seconds } && start.Remedy != StartRemedy.SoftStarter && seconds > 2 * unit.StartTimeS)
-            yield return Finding.Of(FindingCode.StartSlow, Severity.Caution, $"It takes {seconds:Milliseconds} to speed, twice what it should: low voltage keeps its windings hot. Shorten or thicken the cable, or use a hard-start kit.");
+            yield return Finding.Of(FindingCode.StartSlow, Severity.Caution,
+                $"It takes {seconds:Milliseconds} to speed, twice what it should: low voltage keeps its windings hot. Shorten or thicken the cable, or use "
+                    + $"a hard-start kit.");
         if (result.Outcome == StartOutcome.Starts && result.RunCompressorV < 0.90 * unit.SupplyVoltageV)
-            yield return Finding.Of(FindingCode.StartRunVoltage, result.RunCompressorV < 0.85 * unit.SupplyVoltageV ? Severity.Stop : Severity.Caution, $"It runs at {result.RunCompressorV:Voltage}, below 90 % of its plate.");
+            yield return Finding.Of(FindingCode.StartRunVoltage, result.RunCompressorV < 0.85 * unit.SupplyVoltageV ? Severity.Stop : Severity.Caution,
+                $"It runs at {result.RunCompressorV:Voltage}, below 90 % of its plate.");
         if (start.Source.Class == SourceClass.Shore && result.RunA > 0.8 * start.Source.BreakerA)
-            yield return Finding.Of(FindingCode.StartContinuous, Severity.Caution, $"It runs on {result.RunA:Current}, above 80 % of the breaker: too much for hours on end.");
+            yield return Finding.Of(FindingCode.StartContinuous, Severity.Caution,
+                $"It runs on {result.RunA:Current}, above 80 % of the breaker: too much for hours on end.");
         if (start.Source.Class is SourceClass.InverterGenerator or SourceClass.ConventionalGenerator
             && Generators.JudgeDerate(Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC), survey.Sources.Generator.RatedW) is { } derated)
             yield return derated;
@@ -297,29 +355,42 @@ public sealed class StartStation : Station<StartAssessment>
         if (result.Outcome == StartOutcome.StartsOnlyIfShed)
             return Phrase.Of($"Alone it starts; with everything on: {result.Cause.Words()}. Switch off {string.Join(" and ", result.Shed)} first.");
         if (result.Cause.OfBattery())
-            return Phrase.Of($"The battery cuts off ({result.Cause.Words()}) although it holds energy: {result.MaxDcA ?? 0:Current} drawn, {result.MinDcV ?? 0:Voltage} left.");
+            return Phrase.Of(
+                $"The battery cuts off ({result.Cause.Words()}) although it holds energy: {result.MaxDcA ?? 0:Current} drawn, {result.MinDcV ?? 0:Voltage} "
+                    + $"left.");
         if (result.Outcome == StartOutcome.StartsButCannotRun)
             return Phrase.Of($"It starts, but the source ends it: {result.Cause.Words()}.");
         return alone.RunA > 0 && result.TripS is { } trip
-            ? Phrase.Of($"The source carries the running current of {alone.RunA:Current} but not the start: {result.MaxA:Current}, {result.Cause.Words()} after {trip:Milliseconds}.")
+            ? Phrase.Of(
+                $"The source carries the running current of {alone.RunA:Current} but not the start: {result.MaxA:Current}, {result.Cause.Words()} after "
+                    + $"{trip:Milliseconds}.")
             : Phrase.Of($"It does not start: {result.Cause.Words()}.");
     }
 
     private static IEnumerable<Remedy> WaysOut(StartCase start, StartDesign design, double? needed, StartResult alone, SurveyDesign survey)
     {
         if (needed is > 0 && start.Remedy != StartRemedy.SoftStarter)
-            yield return new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), Softened(design, Math.Max(needed.Value, 0.60)));
+            yield return new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"),
+                Softened(design, Math.Max(needed.Value, 0.60)));
         if (needed is > 0 && start.Remedy == StartRemedy.SoftStarter && start.Reduction < needed)
             yield return new Remedy(Phrase.Of($"stronger soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), Softened(design, needed.Value));
         if (start.Source.Dc is not null && SmallestInverter(start) is { } watts && watts > start.Source.ContinuousW)
-            yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"), DesignEdit.Of(survey, s => s.WithInverter(i => i.Replaced(watts))));
+            yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"),
+                DesignEdit.Of(survey, s => s.WithInverter(i => i.Replaced(watts))));
         if (alone.Outcome == StartOutcome.Starts)
             yield return new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()));
         if (start.Remedy == StartRemedy.None && StartSimulation.Starts(start with { Remedy = StartRemedy.HardStartKit }))
-            yield return new Remedy(Phrase.Of($"hard-start kit"), Phrase.Of($"shortens the surge, not its first peak"), DesignEdit.Of(design, d => d with { Remedy = StartRemedy.HardStartKit }));
+            yield return new Remedy(Phrase.Of($"hard-start kit"), Phrase.Of($"shortens the surge, not its first peak"),
+                DesignEdit.Of(design, d => d with { Remedy = StartRemedy.HardStartKit }));
         if (start.Source.Dc is { Bank.HasManagementBoard: true } && survey.Sources.Battery.Blocks < 40)
-            if (StartSimulation.Starts(start with { Source = SourceBuilder.Source(survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place.ElevationM, survey.Place.DryBulbC, SourceChoice.Inverter, start.Source.Dc.Soc) }))
-                yield return new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{survey.Sources.Battery.Blocks + 1} in parallel"), DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })));
+            if (StartSimulation.Starts(start with
+            {
+                Source = SourceBuilder.Source(
+                survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place.ElevationM,
+                survey.Place.DryBulbC, SourceChoice.Inverter, start.Source.Dc.Soc)
+            }))
+                yield return new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{survey.Sources.Battery.Blocks + 1} in parallel"),
+                    DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })));
     }
 
     private static double? SmallestInverter(StartCase start) =>
@@ -332,11 +403,15 @@ public sealed class StartStation : Station<StartAssessment>
     {
         if (start.Source.Dc is null || !StartSimulation.Starts(start) || !StartVerdict.ReductionFits(start.Motor, 0.65))
             return null;
-        if (SmallestInverter(start) is not { } direct || SmallestInverter(start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 }) is not { } soft || soft >= direct)
+        if (SmallestInverter(start) is not { } direct || SmallestInverter(start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 }) is not { } soft
+            || soft >= direct)
             return null;
         return Finding.Of(FindingCode.SourceBoughtForSurge, Severity.Note,
-            Phrase.Of($"Without help it takes an inverter of {direct:ElectricPower} to start; with a soft starter {soft:ElectricPower} do. The rest is bought for half a second."),
-            [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{survey.Sources.Inverter.RatedW - soft:ElectricPower} less inverter"), Softened(design, UnitToStart.TypicalReduction))]);
+            Phrase.Of(
+                $"Without help it takes an inverter of {direct:ElectricPower} to start; with a soft starter {soft:ElectricPower} do. The rest is bought for "
+                    + $"half a second."),
+            [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{survey.Sources.Inverter.RatedW - soft:ElectricPower} less inverter"),
+                Softened(design, UnitToStart.TypicalReduction))]);
     }
 
     private static StartAssessment InverterDriven(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source, double outdoorC)
@@ -348,15 +423,18 @@ public sealed class StartStation : Station<StartAssessment>
         var precharge = Precharge.Of(unit, source.Volts);
         var findings = new List<Finding>();
         if (result.Outcome != StartOutcome.Starts)
-            findings.Add(Finding.Of(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0 ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()))] : Array.Empty<Remedy>()]));
+            findings.Add(Finding.Of(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0
+                ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()))]
+                : Array.Empty<Remedy>()]));
         findings.AddRange(SourceFindings.Of(survey, design, unit));
         findings.Add(precharge.SoftByNature("An inverter-driven unit"));
         var working = Working.Start()
             .Given("P_max", "input at its highest capacity and the design heat", most, "W", Citations.InverterCurve)
             .Step("I", "|P + jQ|/V with the neighbours", $"{most:0.#} W at {source.Volts} V", result.RunA, "A", Citations.MotorModel).Done();
         var ratio = result.RunA / source.ContinuousA;
-        return new StartAssessment(
-            new Verdict(Verdict.Worst(findings),
+        return new StartAssessment
+        {
+            Verdict = new Verdict(Verdict.Worst(findings),
                 result.Outcome switch
                 {
                     StartOutcome.Starts => Phrase.Of($"Starts softly on the {Called(source)} and runs within {ratio:Fraction} of it."),
@@ -364,12 +442,27 @@ public sealed class StartStation : Station<StartAssessment>
                     _ => Phrase.Of($"Starts, but cannot run on at full power: {result.Cause.Words()} after {result.TripS ?? 0:Seconds}."),
                 },
                 Phrase.Of($"At its most it draws {most:ElectricPower}, with what is on beside it {result.RunA:Current} of {source.ContinuousA:Current}.")),
-            findings,
-            [new Figure("Most current, running", result.RunA, QuantityKind.Current, working), new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
-            result.Outcome, result.Cause, precharge.Trace(source.Volts), Bears(source),
-            [.. neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable, n.OwnFan))],
-            [], [], Math.Max(result.RunA, precharge.PeakA / Math.Sqrt(2)), source.LimitA is double.PositiveInfinity ? 0 : source.LimitA, result.RunA, result.RunCompressorV, source.Volts, ratio,
-            source.ContinuousW, SurgeW(source), null, true);
+            Findings = Finding.Ranked(findings),
+            Figures = [new Figure("Most current, running", result.RunA, QuantityKind.Current, working),
+                new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
+            Outcome = result.Outcome,
+            Cause = result.Cause,
+            Trace = precharge.Trace(source.Volts),
+            Bears = Bears(source),
+            Neighbours = [.. neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable, n.OwnFan))],
+            Remedies = [],
+            Stacking = [],
+            MaxA = Math.Max(result.RunA, precharge.PeakA / Math.Sqrt(2)),
+            LimitA = source.LimitA is double.PositiveInfinity ? 0 : source.LimitA,
+            RunA = result.RunA,
+            RunV = result.RunCompressorV,
+            SourceV = source.Volts,
+            Used = ratio,
+            ContinuousW = source.ContinuousW,
+            SurgeW = SurgeW(source),
+            NeededReduction = null,
+            InverterDriven = true,
+        };
     }
 
     /// <summary>A unit on another voltage than its own.</summary>
@@ -380,18 +473,41 @@ public sealed class StartStation : Station<StartAssessment>
     {
         var finding = OtherVoltage(unit, Called(source), source.Volts) with
         {
-            Remedies = [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10).OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
-                .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))],
+            Remedies = [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10)
+                .OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
+                .Select(
+                    u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))],
         };
-        return Refused(unit, source, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."), TripCause.OtherVoltage, finding);
+        return Refused(unit, source, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."),
+            TripCause.OtherVoltage, finding);
     }
 
     private static bool WrongWaveform(SurveyDesign survey, StartDesign design) => design.On == SourceChoice.Inverter && survey.Sources.Inverter.ModifiedSine;
 
     /// <summary>A start that is not even tried.</summary>
-    private static StartAssessment Refused(AcUnit unit, PowerSource source, Phrase headline, TripCause cause, Finding finding) => new(
-        new Verdict(StationState.Stop, headline, finding.Words), [finding], [], StartOutcome.StartsButCannotRun, cause, StartTrace.None, Bears(source), [], [], [], 0, 0, 0, 0, source.Volts, 1, source.ContinuousW, SurgeW(source), null,
-        !unit.SingleSpeed);
+    private static StartAssessment Refused(AcUnit unit, PowerSource source, Phrase headline, TripCause cause, Finding finding) => new StartAssessment
+    {
+        Verdict = new Verdict(StationState.Stop, headline, finding.Words),
+        Findings = [finding],
+        Figures = [],
+        Outcome = StartOutcome.StartsButCannotRun,
+        Cause = cause,
+        Trace = StartTrace.None,
+        Bears = Bears(source),
+        Neighbours = [],
+        Remedies = [],
+        Stacking = [],
+        MaxA = 0,
+        LimitA = 0,
+        RunA = 0,
+        RunV = 0,
+        SourceV = source.Volts,
+        Used = 1,
+        ContinuousW = source.ContinuousW,
+        SurgeW = SurgeW(source),
+        NeededReduction = null,
+        InverterDriven = !unit.SingleSpeed,
+    };
 
     private static double SurgeW(PowerSource source) => source.Class switch
     {
@@ -403,7 +519,8 @@ public sealed class StartStation : Station<StartAssessment>
     private static IReadOnlyList<BearingPoint> Bears(PowerSource source) => BearingPoint.Of(source.Curve ?? source.BreakerBands().Min, source.ContinuousA);
 
     private static StartTrace Thin(IReadOnlyList<StartMoment> trace, bool onBattery) =>
-        StartTrace.Of([.. trace.Where((_, i) => i % 2 == 0)], m => m.Seconds, m => m.SourceA, m => m.CompressorA, m => m.CompressorV, onBattery ? m => m.DcV : null, onBattery ? m => m.DcA : null);
+        StartTrace.Of([.. trace.Where((_, i) => i % 2 == 0)], m => m.Seconds, m => m.SourceA, m => m.CompressorA, m => m.CompressorV,
+            onBattery ? m => m.DcV : null, onBattery ? m => m.DcA : null);
 
     private static List<Figure> Figures(StartCase start, StartResult result, MotorModel motor, double largest, PowerSource source)
     {
@@ -417,13 +534,16 @@ public sealed class StartStation : Station<StartAssessment>
             .Step("I_peak", "κ·√2·I_max", $"κ·1.414 × {result.MaxA:0.##}", result.PeakA, "A", Citations.FirstPeak)
             .Step("Used", "Σ Δt/allowed time at I/I_cont", $"I_cont {source.ContinuousA:0.##} A", result.Used, "", Citations.SurgeCurves);
         if (result.MaxDcA is { } dc)
-            working.Step("I_dc", "(U − √(U² − 4RP))/2R", $"at the highest start power", dc, "A", Citations.InverterLoss).Step("V_dc", "U − R·I", $"at {dc:0.#} A", result.MinDcV ?? 0, "V", Citations.Battery);
+            working.Step("I_dc", "(U − √(U² − 4RP))/2R", $"at the highest start power", dc, "A", Citations.InverterLoss).Step("V_dc", "U − R·I",
+                $"at {dc:0.#} A", result.MinDcV ?? 0, "V", Citations.Battery);
         return
         [
             new Figure("Start current", result.MaxA, QuantityKind.Current, working.Done()),
             new Figure("Volts left at the compressor", result.MinCompressorV, QuantityKind.Voltage, working.Done()),
-            new Figure("Largest locked-rotor current it starts", largest, QuantityKind.Current, Working.Start().Step("LRA_max", "LRA and RLA scaled together until it no longer starts", $"bisected to 0.1 A", largest, "A", Citations.MotorModel).Done()),
-            new Figure("Then it runs on", result.RunA, QuantityKind.Current, Working.Start().Step("I", "(P + jQ)/V with the neighbours", $"V {result.RunCompressorV:0.#}", result.RunA, "A", Citations.MotorModel).Done()),
+            new Figure("Largest locked-rotor current it starts", largest, QuantityKind.Current, Working.Start()
+                .Step("LRA_max", "LRA and RLA scaled together until it no longer starts", $"bisected to 0.1 A", largest, "A", Citations.MotorModel).Done()),
+            new Figure("Then it runs on", result.RunA, QuantityKind.Current,
+                Working.Start().Step("I", "(P + jQ)/V with the neighbours", $"V {result.RunCompressorV:0.#}", result.RunA, "A", Citations.MotorModel).Done()),
         ];
     }
 }

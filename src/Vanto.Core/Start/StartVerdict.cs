@@ -89,7 +89,8 @@ public static class StartVerdict
     /// <param name="powerFactor">Running.</param>
     /// <param name="neighbours">Other loads.</param>
     /// <param name="lineOhm">Cable.</param>
-    public static StartResult OfInverterDriven(PowerSource source, double unitV, double powerW, double powerFactor, IReadOnlyList<NeighbourLoad> neighbours, double lineOhm)
+    public static StartResult OfInverterDriven(PowerSource source, double unitV, double powerW, double powerFactor, IReadOnlyList<NeighbourLoad> neighbours,
+        double lineOhm)
     {
         var result = Steady(neighbours);
         if (result.Outcome == StartOutcome.Starts)

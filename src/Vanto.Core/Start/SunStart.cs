@@ -28,18 +28,40 @@ internal static class SunStart
         var starts = array >= least;
         var findings = new List<Finding>();
         if (!starts)
-            findings.Add(Finding.Of(FindingCode.StartSun, Severity.Stop, Phrase.Of($"At its lowest the unit draws {least:ElectricPower}; the array gives {array:ElectricPower} at best."),
-                [new Remedy(Phrase.Of($"two modules more"), Phrase.Of($"{modules.Count + 2} in all"), DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = m.Count + 2 })))]));
+            findings.Add(Finding.Of(FindingCode.StartSun, Severity.Stop,
+                Phrase.Of($"At its lowest the unit draws {least:ElectricPower}; the array gives {array:ElectricPower} at best."),
+                [new Remedy(Phrase.Of($"two modules more"), Phrase.Of($"{modules.Count + 2} in all"),
+                    DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = m.Count + 2 })))]));
         findings.Add(Finding.Of(FindingCode.StartSunOnly, Severity.Note, $"Without battery or mains it stops with each heavy cloud and at dusk."));
         var working = Working.Start()
             .Given("G", "sun on a flat module at its best hour", noon.Sky.Global, "W/m²", Citations.ClearSky)
-            .Step("P", "0.97·N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{modules.Count} × {modules.RatedW} W, cells {cell:0.#} °C", array, "W", Citations.Modules).Done();
+            .Step("P", "0.97·N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{modules.Count} × {modules.RatedW} W, cells {cell:0.#} °C", array, "W",
+                Citations.Modules).Done();
         var used = least / Math.Max(1, array);
-        return new StartAssessment(
-            new Verdict(Verdict.Worst(findings), starts ? Phrase.Of($"Starts softly on the sun alone; its lowest draw is {used:Fraction} of the array's best.") : findings[0].Words,
+        return new StartAssessment
+        {
+            Verdict = new Verdict(Verdict.Worst(findings),
+                starts ? Phrase.Of($"Starts softly on the sun alone; its lowest draw is {used:Fraction} of the array's best.") : findings[0].Words,
                 Phrase.Of($"The array gives {array:ElectricPower} at best; the unit draws {least:ElectricPower} to {most:ElectricPower}.")),
-            findings, [new Figure("The array at its best", array, QuantityKind.ElectricPower, working)],
-            starts ? StartOutcome.Starts : StartOutcome.StartsButCannotRun, starts ? TripCause.None : TripCause.TooLittleSun, StartTrace.None, [], [], [], [],
-            least / (unit.SupplyVoltageV * unit.PowerFactorRun), 0, least / (unit.SupplyVoltageV * unit.PowerFactorRun), unit.SupplyVoltageV, unit.SupplyVoltageV, used, array, array, null, true);
+            Findings = Finding.Ranked(findings),
+            Figures = [new Figure("The array at its best", array, QuantityKind.ElectricPower, working)],
+            Outcome = starts ? StartOutcome.Starts : StartOutcome.StartsButCannotRun,
+            Cause = starts ? TripCause.None : TripCause.TooLittleSun,
+            Trace = StartTrace.None,
+            Bears = [],
+            Neighbours = [],
+            Remedies = [],
+            Stacking = [],
+            MaxA = least / (unit.SupplyVoltageV * unit.PowerFactorRun),
+            LimitA = 0,
+            RunA = least / (unit.SupplyVoltageV * unit.PowerFactorRun),
+            RunV = unit.SupplyVoltageV,
+            SourceV = unit.SupplyVoltageV,
+            Used = used,
+            ContinuousW = array,
+            SurgeW = array,
+            NeededReduction = null,
+            InverterDriven = true,
+        };
     }
 }

@@ -64,17 +64,35 @@ public abstract class Station<T> : Station where T : class, IStationResult
 }
 
 /// <summary>One entry of the ledger.</summary>
-/// <param name="Id">heat, unit, start, night, sun or weight.</param>
-/// <param name="Station">The station that made it.</param>
-/// <param name="Value">The figure.</param>
-/// <param name="Note">Beside the figure.</param>
-/// <param name="Limit">Its limit in words.</param>
-/// <param name="Share">Filled part of the gauge, 0 to 1; empty without a gauge.</param>
-/// <param name="Mark">Where the limit stands on the gauge.</param>
-/// <param name="MoreIsBetter">True where a rise is good.</param>
-/// <param name="State">How it stands.</param>
-public sealed record LedgerEntry(string Id, string Station, Measure Value, Phrase Note, Phrase Limit, double? Share, double? Mark, bool? MoreIsBetter, StationState State)
+public sealed record LedgerEntry
 {
+    /// <summary>heat, unit, start, night, sun or weight.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>The station that made it.</summary>
+    public required string Station { get; init; }
+
+    /// <summary>The figure.</summary>
+    public required Measure Value { get; init; }
+
+    /// <summary>Beside the figure.</summary>
+    public required Phrase Note { get; init; }
+
+    /// <summary>Its limit in words.</summary>
+    public required Phrase Limit { get; init; }
+
+    /// <summary>Filled part of the gauge, 0 to 1; empty without a gauge.</summary>
+    public required double? Share { get; init; }
+
+    /// <summary>Where the limit stands on the gauge.</summary>
+    public required double? Mark { get; init; }
+
+    /// <summary>True where a rise is good.</summary>
+    public required bool? MoreIsBetter { get; init; }
+
+    /// <summary>How it stands.</summary>
+    public required StationState State { get; init; }
+
     /// <summary>Where a gauge has its limit.</summary>
     public const double GaugeMark = 0.8;
 

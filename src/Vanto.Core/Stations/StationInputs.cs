@@ -25,7 +25,8 @@ public sealed class StationInputs
     public T Design<T>() where T : DesignPart => (T)_designs[typeof(T)];
 
     /// <summary>An earlier station's result, which is among those this station says it reads.</summary>
-    public T Result<T>() where T : class, IStationResult => Find<T>() ?? throw new InvalidOperationException($"{typeof(T).Name} is not among what is known here");
+    public T Result<T>() where T : class, IStationResult =>
+        Find<T>() ?? throw new InvalidOperationException($"{typeof(T).Name} is not among what is known here");
 
     /// <summary>Another station's result, or null where it has none.</summary>
     public T? Find<T>() where T : class, IStationResult => _before.Select(b => b.Result).OfType<T>().FirstOrDefault();

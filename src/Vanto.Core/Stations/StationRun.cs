@@ -60,14 +60,17 @@ public sealed class StationRun
     };
 
     private static StationFault Refusal(string station, InputException e) =>
-        new(station, new Verdict(StationState.Stop, e.Errors[0].Words ?? Phrase.Of($"{e.Errors[0].Reason}"), Phrase.Of($"Change it and the rest follows.")), e.Errors);
+        new(station, new Verdict(StationState.Stop, e.Errors[0].Words ?? Phrase.Of($"{e.Errors[0].Reason}"), Phrase.Of($"Change it and the rest follows.")),
+            e.Errors);
 
     private static StationFault Own(string station, Exception e)
     {
         var id = $"{station}-{Mark(e)}";
         return new StationFault(station, new Verdict(StationState.Stop,
             Phrase.Of($"{char.ToUpperInvariant(station[0]) + station[1..]} could not be worked out from these values."),
-            Phrase.Of($"The fault is Vanto's own; its log names it {id}. What was typed is kept: undo the last change, or change it, and this station comes back.")), [])
+            Phrase.Of(
+                $"The fault is Vanto's own; its log names it {id}. What was typed is kept: undo the last change, or change it, and this station comes back.")),
+            [])
         { Id = id, Cause = e };
     }
 

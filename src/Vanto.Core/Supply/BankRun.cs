@@ -85,7 +85,9 @@ public sealed class BankRun
         return Math.Min(powerW, current * (mean + current * Ohm));
     }
 
-    /// <summary>Takes a step at a constant power, W, positive charging. False, and nothing moves, when a discharge is more than the bank gives down to a floor.</summary>
+    /// <summary>
+    /// Takes a step at a constant power, W, positive charging. False, and nothing moves, when a discharge is more than the bank gives down to a floor.
+    /// </summary>
     /// <param name="powerW">Limited by <see cref="Acceptable"/> where it charges.</param>
     /// <param name="floor">Lowest state of charge of a discharge.</param>
     /// <param name="lossW">Heat of the step.</param>

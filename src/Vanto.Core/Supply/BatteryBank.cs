@@ -8,11 +8,25 @@ namespace Vanto.Core.Supply;
 public enum Chemistry { [Called("lithium iron phosphate")] Lfp, [Called("AGM lead")] Agm, [Called("flooded lead")] Flooded, [Called("lithium NMC")] Nmc }
 
 /// <summary>Typical cell data of one chemistry; common practice, a maker's sheet replaces it.</summary>
-public sealed record CellData(
-    double[] SocPoints, double[] OcvPoints, double OhmAh, double Peukert, double CoulombicEfficiency, double MaxChargePerAh, double UsableDepth,
-    double CutOffVPerCell, double ContinuousPerAh, double NoChargeBelowC, double[] CapacityAtTemperature, double[] ResistanceAtTemperature,
-    double[] ResistanceSoc, double[] ResistanceAtSoc, double KgPerKWh, int CellsPer12V)
+public sealed record CellData
 {
+    public required double[] SocPoints { get; init; }
+    public required double[] OcvPoints { get; init; }
+    public required double OhmAh { get; init; }
+    public required double Peukert { get; init; }
+    public required double CoulombicEfficiency { get; init; }
+    public required double MaxChargePerAh { get; init; }
+    public required double UsableDepth { get; init; }
+    public required double CutOffVPerCell { get; init; }
+    public required double ContinuousPerAh { get; init; }
+    public required double NoChargeBelowC { get; init; }
+    public required double[] CapacityAtTemperature { get; init; }
+    public required double[] ResistanceAtTemperature { get; init; }
+    public required double[] ResistanceSoc { get; init; }
+    public required double[] ResistanceAtSoc { get; init; }
+    public required double KgPerKWh { get; init; }
+    public required int CellsPer12V { get; init; }
+
     private static readonly double[] LeadSoc = [0, 0.25, 0.5, 0.75, 1];
     private static readonly double[] LithiumResistanceSoc = [0, 0.1, 0.2];
     private static readonly double[] LithiumResistance = [2, 1.4, 1];
@@ -25,20 +39,85 @@ public sealed record CellData(
     /// <summary>Temperatures of the resistance factors, °C.</summary>
     public static readonly double[] ResistanceTemperatures = [-20, -10, 0, 10, 25, 45, 60];
 
-    private static readonly CellData Lfp = new(
-        [0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 1],
-        [2.5, 2.95, 3.13, 3.19, 3.22, 3.25, 3.275, 3.285, 3.295, 3.315, 3.33, 3.335, 3.34, 3.4],
-        0.12, 1.00, 0.995, 0.5, 0.90, 2.80, 1.0, 0, [0.60, 0.78, 0.90, 0.96, 1, 1], [4.5, 3, 2, 1.5, 1, 0.8, 0.8], LithiumResistanceSoc, LithiumResistance, 10, 4);
+    private static readonly CellData Lfp = new CellData
+    {
+        SocPoints = [0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 1],
+        OcvPoints = [2.5, 2.95, 3.13, 3.19, 3.22, 3.25, 3.275, 3.285, 3.295, 3.315, 3.33, 3.335, 3.34, 3.4],
+        OhmAh = 0.12,
+        Peukert = 1.00,
+        CoulombicEfficiency = 0.995,
+        MaxChargePerAh = 0.5,
+        UsableDepth = 0.90,
+        CutOffVPerCell = 2.80,
+        ContinuousPerAh = 1.0,
+        NoChargeBelowC = 0,
+        CapacityAtTemperature = [0.60, 0.78, 0.90, 0.96, 1, 1],
+        ResistanceAtTemperature = [4.5, 3, 2, 1.5, 1, 0.8, 0.8],
+        ResistanceSoc = LithiumResistanceSoc,
+        ResistanceAtSoc = LithiumResistance,
+        KgPerKWh = 10,
+        CellsPer12V = 4,
+    };
 
-    private static readonly CellData Agm = new(LeadSoc, [1.942, 1.998, 2.05, 2.098, 2.142],
-        0.07, 1.12, 0.95, 0.25, 0.50, 1.75, 1.0, -20, [0.60, 0.72, 0.82, 0.91, 1, 1], [2, 1.6, 1.35, 1.15, 1, 0.9, 0.9], LeadResistanceSoc, LeadResistance, 27, 6);
+    private static readonly CellData Agm = new CellData
+    {
+        SocPoints = LeadSoc,
+        OcvPoints = [1.942, 1.998, 2.05, 2.098, 2.142],
+        OhmAh = 0.07,
+        Peukert = 1.12,
+        CoulombicEfficiency = 0.95,
+        MaxChargePerAh = 0.25,
+        UsableDepth = 0.50,
+        CutOffVPerCell = 1.75,
+        ContinuousPerAh = 1.0,
+        NoChargeBelowC = -20,
+        CapacityAtTemperature = [0.60, 0.72, 0.82, 0.91, 1, 1],
+        ResistanceAtTemperature = [2, 1.6, 1.35, 1.15, 1, 0.9, 0.9],
+        ResistanceSoc = LeadResistanceSoc,
+        ResistanceAtSoc = LeadResistance,
+        KgPerKWh = 27,
+        CellsPer12V = 6,
+    };
 
-    private static readonly CellData Flooded = new(LeadSoc, [11.89 / 6, 12.06 / 6, 12.24 / 6, 12.45 / 6, 12.65 / 6],
-        0.12, 1.25, 0.88, 0.15, 0.50, 1.75, 0.25, -20, [0.50, 0.65, 0.78, 0.89, 1, 1], [2.3, 1.8, 1.45, 1.2, 1, 0.9, 0.9], LeadResistanceSoc, LeadResistance, 30, 6);
+    private static readonly CellData Flooded = new CellData
+    {
+        SocPoints = LeadSoc,
+        OcvPoints = [11.89 / 6, 12.06 / 6, 12.24 / 6, 12.45 / 6, 12.65 / 6],
+        OhmAh = 0.12,
+        Peukert = 1.25,
+        CoulombicEfficiency = 0.88,
+        MaxChargePerAh = 0.15,
+        UsableDepth = 0.50,
+        CutOffVPerCell = 1.75,
+        ContinuousPerAh = 0.25,
+        NoChargeBelowC = -20,
+        CapacityAtTemperature = [0.50, 0.65, 0.78, 0.89, 1, 1],
+        ResistanceAtTemperature = [2.3, 1.8, 1.45, 1.2, 1, 0.9, 0.9],
+        ResistanceSoc = LeadResistanceSoc,
+        ResistanceAtSoc = LeadResistance,
+        KgPerKWh = 30,
+        CellsPer12V = 6,
+    };
 
-    private static readonly CellData Nmc = new(
-        [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1], [3, 3.45, 3.55, 3.6, 3.64, 3.68, 3.76, 3.86, 3.95, 4.06, 4.18],
-        0.08, 1.00, 0.995, 0.5, 0.85, 3.20, 1.0, 0, [0.65, 0.80, 0.90, 0.96, 1, 1], [4, 2.6, 1.8, 1.4, 1, 0.85, 0.85], LithiumResistanceSoc, LithiumResistance, 6.5, 4);
+    private static readonly CellData Nmc = new CellData
+    {
+        SocPoints = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1],
+        OcvPoints = [3, 3.45, 3.55, 3.6, 3.64, 3.68, 3.76, 3.86, 3.95, 4.06, 4.18],
+        OhmAh = 0.08,
+        Peukert = 1.00,
+        CoulombicEfficiency = 0.995,
+        MaxChargePerAh = 0.5,
+        UsableDepth = 0.85,
+        CutOffVPerCell = 3.20,
+        ContinuousPerAh = 1.0,
+        NoChargeBelowC = 0,
+        CapacityAtTemperature = [0.65, 0.80, 0.90, 0.96, 1, 1],
+        ResistanceAtTemperature = [4, 2.6, 1.8, 1.4, 1, 0.85, 0.85],
+        ResistanceSoc = LithiumResistanceSoc,
+        ResistanceAtSoc = LithiumResistance,
+        KgPerKWh = 6.5,
+        CellsPer12V = 4,
+    };
 
     /// <summary>The data of a chemistry.</summary>
     public static CellData Of(Chemistry chemistry) => chemistry switch
@@ -93,7 +172,8 @@ public sealed class BatteryBank
         CapacityAh = ampHours * Roots.Interpolate(CellData.CapacityTemperatures, _cell.CapacityAtTemperature, temperatureC) * ageCapacity;
         ExtraResistance = extraResistance ?? (chemistry is Chemistry.Lfp or Chemistry.Nmc ? 0.0001 * cells * 100 / ampHours : 0);
         ContinuousA = continuousA ?? _cell.ContinuousPerAh * ampHours;
-        _resistanceBase = _cell.OhmAh * cells / ampHours * Roots.Interpolate(CellData.ResistanceTemperatures, _cell.ResistanceAtTemperature, temperatureC) * ageResistance;
+        _resistanceBase =
+            _cell.OhmAh * cells / ampHours * Roots.Interpolate(CellData.ResistanceTemperatures, _cell.ResistanceAtTemperature, temperatureC) * ageResistance;
         _energyAtPoint = new double[_cell.SocPoints.Length];
         for (var i = 1; i < _energyAtPoint.Length; i++)
             _energyAtPoint[i] = _energyAtPoint[i - 1] + 0.5 * (_cell.OcvPoints[i] + _cell.OcvPoints[i - 1]) * (_cell.SocPoints[i] - _cell.SocPoints[i - 1]);
@@ -105,7 +185,8 @@ public sealed class BatteryBank
     private BatteryBank(BatteryBank other, double continuousA)
     {
         (_cell, _energyAtPoint, _resistanceBase) = (other._cell, other._energyAtPoint, other._resistanceBase);
-        (Chemistry, Cells, AmpHours, TemperatureC, CapacityAh, ExtraResistance) = (other.Chemistry, other.Cells, other.AmpHours, other.TemperatureC, other.CapacityAh, other.ExtraResistance);
+        (Chemistry, Cells, AmpHours, TemperatureC, CapacityAh, ExtraResistance) =
+            (other.Chemistry, other.Cells, other.AmpHours, other.TemperatureC, other.CapacityAh, other.ExtraResistance);
         ContinuousA = continuousA;
     }
 
@@ -197,7 +278,8 @@ public sealed class BatteryBank
     }
 
     /// <summary>One step at constant terminal power (W, positive charging). Power in = stored + losses, exactly.</summary>
-    /// <exception cref="ArgumentOutOfRangeException">The step would leave 0 to 1; limit it by <see cref="MaxCharge"/> or <see cref="MaxDischarge"/>.</exception>
+    /// <exception cref="ArgumentOutOfRangeException">The step would leave 0 to 1; limit it by <see cref="MaxCharge"/> or
+    /// <see cref="MaxDischarge"/>.</exception>
     public BatteryStepResult Step(double soc, double powerW, double seconds)
     {
         if (powerW == 0)
@@ -264,7 +346,8 @@ public sealed class BatteryBank
 
     private double NominalRate => AmpHours / 20;
 
-    internal double EffectiveCurrent(double current) => _cell.Peukert == 1 ? current : current * Math.Max(1, Math.Pow(current / NominalRate, _cell.Peukert - 1));
+    internal double EffectiveCurrent(double current) =>
+        _cell.Peukert == 1 ? current : current * Math.Max(1, Math.Pow(current / NominalRate, _cell.Peukert - 1));
 
     private double RealCurrent(double effective) => effective <= NominalRate || _cell.Peukert == 1
         ? effective

@@ -32,7 +32,8 @@ public sealed class BearingCurve
             for (var k = i == Points.Count - 1 ? 0 : 1; k <= pieces; k++)
             {
                 var t = (double)k / pieces;
-                yield return (Math.Exp(_logSeconds[i] + t * (_logSeconds[i - 1] - _logSeconds[i])), Math.Exp(_logRatio[i] + t * (_logRatio[i - 1] - _logRatio[i])));
+                yield return (Math.Exp(_logSeconds[i] + t * (_logSeconds[i - 1] - _logSeconds[i])),
+                    Math.Exp(_logRatio[i] + t * (_logRatio[i - 1] - _logRatio[i])));
             }
     }
 

@@ -35,5 +35,6 @@ public static class Generators
     /// <param name="left">Share of the label left.</param>
     /// <param name="ratedW">The label.</param>
     public static Finding? JudgeDerate(double left, double ratedW) => left >= WorthSaying ? null
-        : Finding.Of(FindingCode.SourceDerate, Severity.Note, $"At this height and heat the generator has {left:Fraction} of its label left: {left * ratedW:ElectricPower}.");
+        : Finding.Of(FindingCode.SourceDerate, Severity.Note,
+            $"At this height and heat the generator has {left:Fraction} of its label left: {left * ratedW:ElectricPower}.");
 }

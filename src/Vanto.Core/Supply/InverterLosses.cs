@@ -12,10 +12,14 @@ public static class InverterLosses
     public static InverterModel Model(InverterDesign inverter)
     {
         var idle = inverter.IdleW ?? IdleShare * inverter.RatedW;
-        return inverter.Efficiency.Count < 2 ? new InverterModel(inverter.RatedW, idle) : Fitted(inverter.RatedW, idle, [.. inverter.Efficiency.Select(p => (p.PowerW, p.Efficiency))]);
+        return inverter.Efficiency.Count < 2
+            ? new InverterModel(inverter.RatedW, idle)
+            : Fitted(inverter.RatedW, idle, [.. inverter.Efficiency.Select(p => (p.PowerW, p.Efficiency))]);
     }
 
-    /// <summary>Losses in proportion to the load and to its square that fit an efficiency table best: least squares of the share lost, neither below nothing.</summary>
+    /// <summary>
+    /// Losses in proportion to the load and to its square that fit an efficiency table best: least squares of the share lost, neither below nothing.
+    /// </summary>
     /// <param name="ratedW">Label watts.</param>
     /// <param name="idleW">Draw without load.</param>
     /// <param name="table">AC watts and efficiency there, at least two points.</param>

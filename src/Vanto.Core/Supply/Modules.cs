@@ -39,7 +39,10 @@ public static class Modules
         _ => 0.0342,
     };
 
-    /// <summary>Kelvin of the cells above the air for each W/m²: by mounting; (NOCT − 20)/800 (IEC 61215 conditions); or 1/(25 + 6.84·v) (Faiman 2008, from memory).</summary>
+    /// <summary>
+    /// Kelvin of the cells above the air for each W/m²: by mounting; (NOCT − 20)/800 (IEC 61215 conditions); or 1/(25 + 6.84·v) (Faiman 2008, from
+    /// memory).
+    /// </summary>
     /// <param name="model">Which of the three.</param>
     /// <param name="mounting">How they are mounted.</param>
     /// <param name="noctC">Nominal operating cell temperature, °C.</param>

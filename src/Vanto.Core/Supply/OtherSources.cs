@@ -49,7 +49,8 @@ public static class OtherSources
     /// <summary>What there is to say of a charger's draw on the alternator, or null.</summary>
     public static Finding? JudgeHot(DcDcShare share) => share.ShareOfHotOutput <= HotShare ? null
         : Finding.Of(FindingCode.AltHot, Severity.Caution,
-            $"The charger takes {share.ShareOfHotOutput:Fraction} of what the alternator gives hot: it overheats at idle. Lower its limit, or watch its temperature.");
+            $"The charger takes {share.ShareOfHotOutput:Fraction} of what the alternator gives hot: it overheats at idle. Lower its limit, or watch its "
+                + $"temperature.");
 
     /// <summary>A unit on its own array: sun first, the rest from the mains, the surplus is lost.</summary>
     public static PvAssistShare PvAssist(double airconW, double arrayW)

@@ -16,11 +16,14 @@ public static class OwnInverter
             return source;
         var points = inverter.Bears.Select((p, i) => (p.PowerW, p.Seconds, Row: i)).OrderBy(p => p.PowerW).ToList();
         foreach (var (power, _, row) in points.Where(p => p.PowerW <= inverter.RatedW))
-            throw new InputException($"survey.sources.inverter.bears[{row}].powerW", Phrase.Of($"{power:ElectricPower}"), Phrase.Of($"What it bears for a time lies above its rating of {inverter.RatedW:ElectricPower}; got {power:ElectricPower}."));
+            throw new InputException($"survey.sources.inverter.bears[{row}].powerW", Phrase.Of($"{power:ElectricPower}"),
+                Phrase.Of($"What it bears for a time lies above its rating of {inverter.RatedW:ElectricPower}; got {power:ElectricPower}."));
         for (var i = 1; i < points.Count; i++)
             if (points[i].Seconds >= points[i - 1].Seconds || points[i].PowerW <= points[i - 1].PowerW)
                 throw new InputException($"survey.sources.inverter.bears[{points[i].Row}].seconds", Phrase.Of($"{points[i].Seconds:Seconds}"),
-                    Phrase.Of($"{points[i].PowerW:ElectricPower} must be borne for less than the {points[i - 1].Seconds:Seconds} of {points[i - 1].PowerW:ElectricPower}."));
+                    Phrase.Of(
+                        $"{points[i].PowerW:ElectricPower} must be borne for less than the {points[i - 1].Seconds:Seconds} of "
+                            + $"{points[i - 1].PowerW:ElectricPower}."));
         var curve = new BearingCurve([(1, Math.Max(AtRatingS, 2 * points[0].Seconds)), .. points.Select(p => (p.PowerW / inverter.RatedW, p.Seconds))]);
         return source with { Curve = curve, LimitRatio = points[^1].PowerW / inverter.RatedW };
     }

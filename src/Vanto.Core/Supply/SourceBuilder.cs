@@ -37,17 +37,23 @@ public static class SourceBuilder
                 var left = Generators.DerateFactor(elevationM, airC);
                 if (sources.Generator.MaximumW <= sources.Generator.RatedW * 1.009)
                     throw new InputException("survey.sources.generator.maximumW", Phrase.Of($"{sources.Generator.MaximumW:ElectricPower}"),
-                        Phrase.Of($"The generator's maximum of {sources.Generator.MaximumW:ElectricPower} must be above its rating of {sources.Generator.RatedW:ElectricPower}."));
+                        Phrase.Of(
+                            $"The generator's maximum of {sources.Generator.MaximumW:ElectricPower} must be above its rating of "
+                                + $"{sources.Generator.RatedW:ElectricPower}."));
                 if (sources.Generator.Kind == GeneratorKind.Inverter && sources.Generator.MaximumW >= 1.495 * sources.Generator.RatedW)
                     throw new InputException("survey.sources.generator.maximumW", Phrase.Of($"{sources.Generator.MaximumW:ElectricPower}"),
-                        Phrase.Of($"An inverter generator's maximum is at most 1.49 times its rating of {sources.Generator.RatedW:ElectricPower}; got {sources.Generator.MaximumW:ElectricPower}."));
-                return PowerSource.OfGenerator(sources.Generator.Kind, sources.Generator.OutputV, sources.Generator.RatedW * left, sources.Generator.MaximumW * left);
+                        Phrase.Of($"An inverter generator's maximum is at most 1.49 times its rating of {sources.Generator.RatedW:ElectricPower}; got "
+                            + $"{sources.Generator.MaximumW:ElectricPower}."));
+                return PowerSource.OfGenerator(sources.Generator.Kind, sources.Generator.OutputV, sources.Generator.RatedW * left,
+                    sources.Generator.MaximumW * left);
             case SourceChoice.Shore when sources.Shore.Fitted:
-                var shore = PowerSource.OfShore(sources.Shore.Volts, sources.Shore.BreakerA, sources.Shore.Volts < 150 ? BreakerFamily.NorthAmerican : BreakerFamily.IecC);
+                var shore = PowerSource.OfShore(sources.Shore.Volts, sources.Shore.BreakerA,
+                    sources.Shore.Volts < 150 ? BreakerFamily.NorthAmerican : BreakerFamily.IecC);
                 return shore with { Impedance = shore.Impedance + Conductors.LoopOhm(sources.Shore.CableM, sources.Shore.CableMm2, 30) };
             case SourceChoice.Inverter when sources.Inverter.Fitted && sources.Battery.Fitted:
                 var model = Inverter(sources.Inverter);
-                return OwnInverter.Bearing(PowerSource.OfInverter(Class(sources.Inverter.Class), sources.Inverter.OutputV, sources.Inverter.ContinuousW, new DcSide(Bank(sources.Battery), soc, BankCableOhm(sources.Battery), model)), sources.Inverter);
+                return OwnInverter.Bearing(PowerSource.OfInverter(Class(sources.Inverter.Class), sources.Inverter.OutputV, sources.Inverter.ContinuousW,
+                    new DcSide(Bank(sources.Battery), soc, BankCableOhm(sources.Battery), model)), sources.Inverter);
             default:
                 throw new InputException("start.on", on.ToString(), on == SourceChoice.Inverter
                     ? "No inverter with a battery bank is on board; add them in Survey or start on another source."

@@ -25,15 +25,22 @@ public sealed record BatteryDesign : DesignPart
     [Ask("Chemistry")] public Chemistry Chemistry { get; init; } = Chemistry.Lfp;
     [Ask("Built of")] public BankUnit BuiltOf { get; init; } = BankUnit.Blocks;
     [Field(QuantityKind.Voltage, 12, 96, Label = "Nominal voltage of one block", Help = "12, 24, 36, 48 …")] public double NominalV { get; init; } = 12;
-    [Field(QuantityKind.Count, 1, 48, Label = "In series", Help = "blocks, or cells: 4, 8 or 16 lithium cells, 6, 12 or 24 of lead; the strings stand side by side")] public int Series { get; init; } = 1;
+    [Field(QuantityKind.Count, 1, 48, Label = "In series",
+        Help = "blocks, or cells: 4, 8 or 16 lithium cells, 6, 12 or 24 of lead; the strings stand side by side")]
+    public int Series { get; init; } = 1;
     [Field(QuantityKind.Charge, 5, 2000, Label = "One block")] public double BlockAh { get; init; } = 100;
     [Field(QuantityKind.Count, 1, 40, Label = "Blocks in parallel")] public int Blocks { get; init; } = 2;
     [Field(QuantityKind.Fraction, 0.5, 1, Label = "Capacity left by age")] public double CapacityLeft { get; init; } = 1;
     [Field(QuantityKind.Temperature, -20, 60, Label = "Bank temperature")] public double TemperatureC { get; init; } = 25;
-    [Field(QuantityKind.Current, 5, 2000, Label = "Discharge limit of one block", Help = "the management board's continuous rating; empty takes 1 A for each Ah", Optional = true)] public double? BlockLimitA { get; init; }
+    [Field(QuantityKind.Current, 5, 2000, Label = "Discharge limit of one block",
+        Help = "the management board's continuous rating; empty takes 1 A for each Ah", Optional = true)]
+    public double? BlockLimitA { get; init; }
     [Field(QuantityKind.Length, 0, 30, Label = "Cable to the inverter, one way")] public double CableM { get; init; } = 1.5;
     [Field(QuantityKind.ConductorArea, 2, 400, Label = "Size of that cable")] public double CableMm2 { get; init; } = 50;
-    [Field(QuantityKind.Current, 100, 100000, Label = "Its main fuse interrupts up to", Help = "the interrupting rating on the fuse, not its amperes; empty where it states none", Optional = true)] public double? FuseInterruptsA { get; init; }
+    [Field(QuantityKind.Current, 100, 100000, Label = "Its main fuse interrupts up to",
+        Help = "the interrupting rating on the fuse, not its amperes; empty where it states none",
+        Optional = true)]
+    public double? FuseInterruptsA { get; init; }
     [Ask("Blocks differ in kind, size or age")] public bool Mixed { get; init; }
 
     /// <summary>Nominal voltage of the bank.</summary>
@@ -50,7 +57,11 @@ public sealed record BatteryDesign : DesignPart
 }
 
 /// <summary>Classes of inverter.</summary>
-public enum InverterClass { [Called("high-frequency")] HighFrequency, [Called("with transformer (low-frequency)")] Transformer, [Called("power station")] PowerStation, [Called("hybrid, with a solar input of its own")] Hybrid }
+public enum InverterClass
+{
+    [Called("high-frequency")] HighFrequency, [Called("with transformer (low-frequency)")]
+    Transformer, [Called("power station")] PowerStation, [Called("hybrid, with a solar input of its own")] Hybrid
+}
 
 /// <summary>The inverter.</summary>
 public sealed record InverterDesign : DesignPart
@@ -61,11 +72,16 @@ public sealed record InverterDesign : DesignPart
     [Field(QuantityKind.Voltage, 100, 250, Label = "Output")] public double OutputV { get; init; } = 120;
     [Field(QuantityKind.ElectricPower, 0, 300, Label = "Draws when idle", Optional = true)] public double? IdleW { get; init; }
     [Ask("Its heat stays in the cooled space")] public bool Inside { get; init; }
-    [Field(QuantityKind.ElectricPower, 0, 20000, Label = "The unit draws through it, while it cools", Help = "its losses heat the space too; Start offers the figure")] public double UnitW { get; init; }
+    [Field(QuantityKind.ElectricPower, 0, 20000, Label = "The unit draws through it, while it cools",
+        Help = "its losses heat the space too; Start offers the figure")]
+    public double UnitW { get; init; }
     [Ask("Modified sine wave", Help = "cheap inverters; no compressor starts on it")] public bool ModifiedSine { get; init; }
-    [Field(QuantityKind.Temperature, -20, 60, Label = "It stands in", Help = "1 % less for each degree above 25 °C; a maker's derate replaces it")] public double AmbientC { get; init; } = 25;
-    [Field(QuantityKind.ApparentPower, 100, 30000, Label = "Its label in VA", Help = "where it gives both, the smaller counts", Optional = true)] public double? LabelVa { get; init; }
-    [Field(QuantityKind.ElectricPower, 100, 90000, Label = "Peak on its label", Help = "worth nothing without the time it lasts; see below", Optional = true)] public double? PeakW { get; init; }
+    [Field(QuantityKind.Temperature, -20, 60, Label = "It stands in", Help = "1 % less for each degree above 25 °C; a maker's derate replaces it")]
+    public double AmbientC { get; init; } = 25;
+    [Field(QuantityKind.ApparentPower, 100, 30000, Label = "Its label in VA", Help = "where it gives both, the smaller counts", Optional = true)]
+    public double? LabelVa { get; init; }
+    [Field(QuantityKind.ElectricPower, 100, 90000, Label = "Peak on its label", Help = "worth nothing without the time it lasts; see below", Optional = true)]
+    public double? PeakW { get; init; }
 
     /// <summary>What its maker says it bears; where there is any, it replaces the class's typical curve.</summary>
     [Ask("It bears, by its maker")] public IReadOnlyList<BearDesign> Bears { get; init; } = [];
@@ -136,7 +152,8 @@ public sealed record ModulesDesign : DesignPart
     [Field(QuantityKind.Voltage, 5, 90, Label = "Voltage at most power")] public double PowerV { get; init; } = 20.4;
     [Field(QuantityKind.Current, 0.5, 30, Label = "Short-circuit current")] public double ShortA { get; init; } = 10.3;
     [Field(QuantityKind.Current, 0.5, 30, Label = "Current at most power")] public double PowerA { get; init; } = 9.8;
-    [Field(QuantityKind.Number, -0.006, -0.001, Label = "Open-circuit voltage, share a kelvin", Help = "−0.27 %/K is −0.0027")] public double OpenPerK { get; init; } = -0.0027;
+    [Field(QuantityKind.Number, -0.006, -0.001, Label = "Open-circuit voltage, share a kelvin", Help = "−0.27 %/K is −0.0027")]
+    public double OpenPerK { get; init; } = -0.0027;
     [Field(QuantityKind.Current, 5, 60, Label = "Largest series fuse")] public double SeriesFuseA { get; init; } = 20;
     [Field(QuantityKind.SmallLength, 0.2, 2.6, Label = "Length of one")] public double LengthM { get; init; } = 1.49;
     [Field(QuantityKind.SmallLength, 0.2, 1.5, Label = "Width of one")] public double WidthM { get; init; } = 0.67;
@@ -153,7 +170,8 @@ public sealed record ControllerDesign : DesignPart
 {
     [Ask("Its plate is known")] public bool Known { get; init; }
     [Field(QuantityKind.Voltage, 20, 1500, Label = "Bears at most")] public double MaxV { get; init; } = 150;
-    [Field(QuantityKind.Voltage, 5, 1000, Label = "Starts at", Help = "battery controllers: highest battery voltage and 5 V")] public double MinV { get; init; } = 19.4;
+    [Field(QuantityKind.Voltage, 5, 1000, Label = "Starts at", Help = "battery controllers: highest battery voltage and 5 V")]
+    public double MinV { get; init; } = 19.4;
     [Field(QuantityKind.Voltage, 10, 1400, Label = "Follows the modules up to")] public double TrackMaxV { get; init; } = 145;
     [Field(QuantityKind.Current, 1, 500, Label = "Short-circuit current, at most")] public double ShortMaxA { get; init; } = 60;
     [Field(QuantityKind.Current, 1, 500, Label = "Working current, at most")] public double WorkMaxA { get; init; } = 50;
@@ -173,15 +191,19 @@ public sealed record RoofObstacleDesign : DesignPart
 /// <summary>The roof as modules see it, outside measures.</summary>
 public sealed record RoofDesign : DesignPart
 {
-    [Field(QuantityKind.SmallLength, 0.3, 50, Label = "Roof length", Help = "empty takes the spaces' own", Optional = true)] public double? LengthM { get; init; }
+    [Field(QuantityKind.SmallLength, 0.3, 50, Label = "Roof length", Help = "empty takes the spaces' own", Optional = true)]
+    public double? LengthM { get; init; }
     [Field(QuantityKind.SmallLength, 0.3, 50, Label = "Roof width", Optional = true)] public double? WidthM { get; init; }
     [Field(QuantityKind.SmallLength, 0, 1, Label = "Keep free along the edges")] public double MarginM { get; init; } = 0.05;
     [Field(QuantityKind.SmallLength, 0, 0.5, Label = "Between modules")] public double GapM { get; init; } = 0.02;
     [Field(QuantityKind.SmallLength, 0, 1, Label = "Clear of what stands on it")] public double ClearanceM { get; init; } = 0.05;
     [Field(QuantityKind.Degrees, 0, 80, Label = "No shadow from a sun above", Help = "0 leaves shadows out")] public double ShadowElevationDeg { get; init; }
-    [Field(QuantityKind.SmallLength, 0, 50, Label = "Rooftop unit from the front", Help = "empty sets it in the middle; only units that stand on the roof count", Optional = true)] public double? UnitFromFrontM { get; init; }
+    [Field(QuantityKind.SmallLength, 0, 50, Label = "Rooftop unit from the front",
+        Help = "empty sets it in the middle; only units that stand on the roof count", Optional = true)]
+    public double? UnitFromFrontM { get; init; }
     [Field(QuantityKind.SmallLength, 0, 10, Label = "Rooftop unit from the left", Optional = true)] public double? UnitFromLeftM { get; init; }
-    [Field(QuantityKind.SmallLength, 0.3, 2, Label = "Its length", Help = "typical of rooftop units; see its manual")] public double UnitLengthM { get; init; } = 1.05;
+    [Field(QuantityKind.SmallLength, 0.3, 2, Label = "Its length", Help = "typical of rooftop units; see its manual")]
+    public double UnitLengthM { get; init; } = 1.05;
     [Field(QuantityKind.SmallLength, 0.3, 1.5, Label = "Its width")] public double UnitWidthM { get; init; } = 0.70;
     [Field(QuantityKind.SmallLength, 0.05, 1, Label = "Its height")] public double UnitHeightM { get; init; } = 0.30;
     [Ask("On the roof")] public IReadOnlyList<RoofObstacleDesign> Obstacles { get; init; } = [];
@@ -191,7 +213,8 @@ public sealed record RoofDesign : DesignPart
 public sealed record AlternatorDesign : DesignPart
 {
     [Field(QuantityKind.ElectricPower, 0, 5000, Label = "Charges while driving with")] public double PowerW { get; init; }
-    [Field(QuantityKind.Current, 20, 400, Label = "Rating of the alternator", Help = "with a DC-DC charger; empty takes the watts above", Optional = true)] public double? RatedA { get; init; }
+    [Field(QuantityKind.Current, 20, 400, Label = "Rating of the alternator", Help = "with a DC-DC charger; empty takes the watts above", Optional = true)]
+    public double? RatedA { get; init; }
     [Field(QuantityKind.Current, 0, 200, Label = "The vehicle itself takes")] public double VehicleA { get; init; } = 35;
     [Field(QuantityKind.Current, 1, 200, Label = "Limit of the DC-DC charger")] public double LimitA { get; init; } = 30;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "Driving from")] public double From { get; init; } = 16;

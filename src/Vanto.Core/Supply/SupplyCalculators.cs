@@ -80,7 +80,8 @@ public sealed record BatteryBankInput : DesignPart
     [Field(Fraction, 0.5, 1, Label = "Capacity left by age")] public double CapacityLeft { get; init; } = 1;
     [Field(Fraction, 0, 1, Label = "State of charge")] public double Soc { get; init; } = 0.5;
     [Field(ElectricPower, 0, 100000, Label = "Power drawn")] public double PowerW { get; init; } = 1500;
-    [Field(Resistance, 0, 1, Label = "Links and boards", Help = "empty takes what is typical of the chemistry", Optional = true)] public double? ExtraOhm { get; init; }
+    [Field(Resistance, 0, 1, Label = "Links and boards", Help = "empty takes what is typical of the chemistry", Optional = true)]
+    public double? ExtraOhm { get; init; }
     [Field(Resistance, 0, 1, Label = "Cable, both ways")] public double CableOhm { get; init; }
 }
 
@@ -111,7 +112,8 @@ public static class SupplyCalculators
         return new ResultBuilder()
             .Step("P_dc", "Drawn from the battery", "P + P_idle + k1·P + k2·P²/P_rated", $"{i.AcW} + {i.IdleW} + …", dc, ElectricPower, Citations.InverterLoss)
             .Step("η", "Efficiency", "P/P_dc", $"{i.AcW}/{dc:0.#}", dc <= 0 ? 0 : i.AcW / dc, Fraction, Citations.InverterLoss)
-            .Step("P_cont", "It gives for hours on end", "P_rated·(1 − 0.01·(T − 25))", $"{i.RatedW} W at {i.AmbientC} °C", model.ContinuousW(i.AmbientC), ElectricPower, Citations.InverterLoss).Done();
+            .Step("P_cont", "It gives for hours on end", "P_rated·(1 − 0.01·(T − 25))", $"{i.RatedW} W at {i.AmbientC} °C", model.ContinuousW(i.AmbientC),
+                ElectricPower, Citations.InverterLoss).Done();
     }
 
     /// <summary>Generator derate.</summary>
@@ -120,14 +122,16 @@ public static class SupplyCalculators
     {
         var factor = Generators.DerateFactor(i.AltitudeM, i.AirC);
         return new ResultBuilder()
-            .Step("f", "Share left", "(1 − 0.035·h/305)·(1 − 0.01·(T − 25)/5.56)", $"h {i.AltitudeM} m, T {i.AirC} °C", factor, Fraction, Citations.GeneratorDerate)
+            .Step("f", "Share left", "(1 − 0.035·h/305)·(1 − 0.01·(T − 25)/5.56)", $"h {i.AltitudeM} m, T {i.AirC} °C", factor, Fraction,
+                Citations.GeneratorDerate)
             .Step("P", "Power left", "P_label·f", $"{i.RatedW} × {factor:0.####}", i.RatedW * factor, ElectricPower, Citations.GeneratorDerate).Done();
     }
 
     /// <summary>Fuel rate.</summary>
     [Calculator("fuel-rate", "Fuel rate", "Litres an hour", CitationIds = [nameof(Citations.Fuel)])]
     public static CalculationResult FuelRate(FuelRateInput i) => new ResultBuilder()
-        .Step("L/h", "Litres an hour", "(a·P_rated + b·P)/1000", $"{Calls.Name(i.Fuel)}, {i.RatedW} W rated, {i.LoadW} W", Generators.FuelLitresPerHour(i.Fuel, i.RatedW, i.LoadW), Fuel, Citations.Fuel).Done();
+        .Step("L/h", "Litres an hour", "(a·P_rated + b·P)/1000", $"{Calls.Name(i.Fuel)}, {i.RatedW} W rated, {i.LoadW} W",
+            Generators.FuelLitresPerHour(i.Fuel, i.RatedW, i.LoadW), Fuel, Citations.Fuel).Done();
 
     /// <summary>Resistance and drop of a cable.</summary>
     [Calculator("line-impedance", "Cable resistance", "What a cable takes away", CitationIds = [nameof(Citations.Copper)])]
@@ -150,21 +154,25 @@ public static class SupplyCalculators
         return new ResultBuilder()
             .Step("I", "Current", "(U − √(U² − 4RP))/2R", $"U {i.OpenV} V, R {i.Ohm} Ω", sag.CurrentA, Current, Citations.Arithmetic)
             .Step("V", "Volts left", "U − R·I", $"{i.OpenV} − {i.Ohm} × {sag.CurrentA:0.#}", sag.Voltage, Voltage, Citations.Arithmetic)
-            .Judge(i.PowerW > 0.25 * most ? Finding.Of(FindingCode.BatterySag, Severity.Caution, $"That is more than a quarter of the most it can deliver, {most:ElectricPower}.") : null).Done();
+            .Judge(i.PowerW > 0.25 * most
+                ? Finding.Of(FindingCode.BatterySag, Severity.Caution, $"That is more than a quarter of the most it can deliver, {most:ElectricPower}.")
+                : null).Done();
     }
 
     /// <summary>A bank: charge, energy, resistance and sag.</summary>
     [Calculator("battery-bank", "Battery bank", "What a bank holds and how it sags", CitationIds = [nameof(Citations.Battery)])]
     public static CalculationResult Bank(BatteryBankInput i)
     {
-        var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours, i.TemperatureC, i.CapacityLeft, extraResistance: i.ExtraOhm);
+        var bank = new BatteryBank(i.Chemistry, (int)Math.Round(i.NominalV / 12 * CellData.Of(i.Chemistry).CellsPer12V), i.AmpHours, i.TemperatureC,
+            i.CapacityLeft, extraResistance: i.ExtraOhm);
         var result = new ResultBuilder()
             .Step("Q", "Charge", "Ah·f_T·age", $"{i.AmpHours} Ah, {i.TemperatureC} °C, {i.CapacityLeft:0%}", bank.CapacityAh, Charge, Citations.Battery)
             .Step("E", "Energy above empty", "∫ OCV dQ", $"at {i.Soc:0%}", bank.StoredJ(i.Soc) / 3600, QuantityKind.Energy, Citations.Battery)
             .Step("U", "Open-circuit voltage", "table by charge × cells", $"{bank.Cells} cells", bank.OpenCircuitVoltage(i.Soc), Voltage, Citations.Battery)
             .Step("R", "Resistance", "Ω·Ah·cells/Ah·f_T·f_s + links", $"{bank.Cells} cells", bank.Resistance(i.Soc), Resistance, Citations.Battery);
         if (bank.Sag(i.Soc, i.PowerW, i.CableOhm) is { } sag)
-            result.Step("V", "Volts under that load", "U − R·I", $"{i.PowerW} W", sag.Voltage, Voltage, Citations.Arithmetic).Step("I", "Current", "(U − √(U² − 4RP))/2R", $"{i.PowerW} W", sag.CurrentA, Current, Citations.Arithmetic);
+            result.Step("V", "Volts under that load", "U − R·I", $"{i.PowerW} W", sag.Voltage, Voltage, Citations.Arithmetic).Step("I", "Current",
+                "(U − √(U² − 4RP))/2R", $"{i.PowerW} W", sag.CurrentA, Current, Citations.Arithmetic);
         return result.Judge(bank.JudgeCold()).Done();
     }
 
@@ -174,7 +182,8 @@ public static class SupplyCalculators
     {
         var hours = Peukert.Hours(i.AmpHours, i.ReferenceHours, i.Exponent, i.CurrentA);
         return new ResultBuilder()
-            .Step("t", "Hours", "H·(C/(I·H))^k", $"{i.ReferenceHours} × ({i.AmpHours}/({i.CurrentA} × {i.ReferenceHours}))^{i.Exponent}", hours, QuantityKind.Hours, Citations.Peukert)
+            .Step("t", "Hours", "H·(C/(I·H))^k", $"{i.ReferenceHours} × ({i.AmpHours}/({i.CurrentA} × {i.ReferenceHours}))^{i.Exponent}", hours,
+                QuantityKind.Hours, Citations.Peukert)
             .Step("Q", "Charge drawn", "I·t", $"{i.CurrentA} × {hours:0.###}", i.CurrentA * hours, Charge, Citations.Arithmetic).Done();
     }
 
@@ -198,6 +207,7 @@ public static class SupplyCalculators
         var cell = i.AirC + k * i.IrradianceWm2;
         return new ResultBuilder()
             .Step("T_c", "Cells", "T_a + k·G", $"{i.AirC} + {k} × {i.IrradianceWm2}", cell, Temperature, Citations.CellTemperature)
-            .Step("P", "Power", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{i.Modules} × {i.RatedW} × {i.IrradianceWm2 / 1000} × …", Modules.Power(i.Modules, i.RatedW, i.IrradianceWm2, cell, i.Gamma, i.Losses), ElectricPower, Citations.Modules).Done();
+            .Step("P", "Power", "N·P_stc·G/1000·(1 + γ(T_c − 25))·f", $"{i.Modules} × {i.RatedW} × {i.IrradianceWm2 / 1000} × …",
+                Modules.Power(i.Modules, i.RatedW, i.IrradianceWm2, cell, i.Gamma, i.Losses), ElectricPower, Citations.Modules).Done();
     }
 }

@@ -34,7 +34,8 @@ public static class RigBox
             new(null, "floor", length * width, 0, 180, 0),
         ];
         var errors = faces.Where(f => f.NetM2 < 0.02 * f.GrossM2)
-            .Select(f => InputError.Fault(field, Phrase.Of($"{f.GlassM2:Area}"), Phrase.Of($"The windows of the {f.Name} ({f.GlassM2:Area}) do not fit into it ({f.GrossM2:Area}).")))
+            .Select(f => InputError.Fault(field, Phrase.Of($"{f.GlassM2:Area}"),
+                Phrase.Of($"The windows of the {f.Name} ({f.GlassM2:Area}) do not fit into it ({f.GrossM2:Area}).")))
             .ToList();
         return errors.Count > 0 ? throw new InputException(errors) : faces;
     }
@@ -44,11 +45,16 @@ public static class RigBox
     public static (IReadOnlyList<Layer> Layers, double RibsWm2K) Skin(SkinDesign skin, string field)
     {
         if (skin.Layers.Count > 0)
-            return ([.. skin.Layers.Select((l, i) => new Layer(Materials.Find(l.Material) ?? throw Unknown($"{field}.layers[{i}].material", l.Material, Materials.All.Select(m => m.Id)), l.ThicknessM, 0))], 0);
-        var preset = SurveyCatalogue.Skins.FirstOrDefault(s => s.Id == skin.Preset) ?? throw Unknown($"{field}.preset", skin.Preset, SurveyCatalogue.Skins.Select(s => s.Id));
+            return ([.. skin.Layers.Select((l, i) => new Layer(Materials.Find(l.Material)
+                ?? throw Unknown($"{field}.layers[{i}].material", l.Material, Materials.All.Select(m => m.Id)), l.ThicknessM, 0))], 0);
+        var preset = SurveyCatalogue.Skins.FirstOrDefault(s => s.Id == skin.Preset)
+            ?? throw Unknown($"{field}.preset", skin.Preset, SurveyCatalogue.Skins.Select(s => s.Id));
         var layers = new List<Layer>(preset.Outside);
         if (skin.InsulationM > 0)
-            layers.Add(new Layer(Materials.Find(skin.Insulation) ?? throw Unknown($"{field}.insulation", skin.Insulation, Materials.All.Where(m => m.Insulation).Select(m => m.Id)), skin.InsulationM, 0));
+            layers.Add(new Layer(
+                Materials.Find(skin.Insulation)
+                    ?? throw Unknown($"{field}.insulation", skin.Insulation, Materials.All.Where(m => m.Insulation).Select(m => m.Id)),
+                skin.InsulationM, 0));
         layers.AddRange(preset.Inside);
         return (layers, skin.Ribs.Measured ? MeasuredRibs(skin, layers, field) : skin.ThermalBreak ? preset.RibsWithBreakWm2K : preset.RibsWm2K);
     }
@@ -61,7 +67,8 @@ public static class RigBox
             return 0;
         var ribs = skin.Ribs;
         if (ribs.WebM >= ribs.FlangeM)
-            throw new InputException($"{field}.ribs.webM", Phrase.Of($"{ribs.WebM:SmallLength}"), Phrase.Of($"The web of the ribs ({ribs.WebM:SmallLength}) must be thinner than the rib is wide ({ribs.FlangeM:SmallLength})."));
+            throw new InputException($"{field}.ribs.webM", Phrase.Of($"{ribs.WebM:SmallLength}"),
+                Phrase.Of($"The web of the ribs ({ribs.WebM:SmallLength}) must be thinner than the rib is wide ({ribs.FlangeM:SmallLength})."));
         var metal = ribs.Metal switch { RibMetal.Aluminium => 160.0, RibMetal.Stainless => 16, _ => 50 };
         var (u, clear, _) = Bridging.ZoneMethod(layers, bridged, ribs.FlangeM, ribs.DepthM, ribs.WebM, metal, ribs.SpacingM, 0.13, 0.06);
         return Math.Max(0, u - clear);
@@ -69,19 +76,23 @@ public static class RigBox
 
     /// <summary>Share of sun taken up by a paint.</summary>
     public static double Absorptance(string paint, string field) =>
-        (SurveyCatalogue.Paints.FirstOrDefault(p => p.Id == paint) ?? throw Unknown($"{field}.paint", paint, SurveyCatalogue.Paints.Select(p => p.Id))).Absorptance;
+        (SurveyCatalogue.Paints.FirstOrDefault(p => p.Id == paint)
+            ?? throw Unknown($"{field}.paint", paint, SurveyCatalogue.Paints.Select(p => p.Id))).Absorptance;
 
     /// <summary>Glazing and cover of a window.</summary>
     public static (Glazing Glazing, WindowCover Cover) Glass(WindowDesign window, string field) => (
-        SurveyCatalogue.Glazings.FirstOrDefault(g => g.Id == window.Glazing) ?? throw Unknown($"{field}.glazing", window.Glazing, SurveyCatalogue.Glazings.Select(g => g.Id)),
-        SurveyCatalogue.Covers.FirstOrDefault(c => c.Id == window.Cover) ?? throw Unknown($"{field}.cover", window.Cover, SurveyCatalogue.Covers.Select(c => c.Id)));
+        SurveyCatalogue.Glazings.FirstOrDefault(g => g.Id == window.Glazing)
+            ?? throw Unknown($"{field}.glazing", window.Glazing, SurveyCatalogue.Glazings.Select(g => g.Id)),
+        SurveyCatalogue.Covers.FirstOrDefault(c => c.Id == window.Cover)
+            ?? throw Unknown($"{field}.cover", window.Cover, SurveyCatalogue.Covers.Select(c => c.Id)));
 
     /// <summary>Design weather of a place.</summary>
     /// <exception cref="InputException">A night warmer than the day.</exception>
     public static DesignWeather Weather(PlaceDesign place)
     {
         if (place.NightLowC > place.DryBulbC)
-            throw new InputException("survey.place.nightLowC", Phrase.Of($"{place.NightLowC:Temperature}"), Phrase.Of($"The night low ({place.NightLowC:Temperature}) is above the hottest hour ({place.DryBulbC:Temperature})."));
+            throw new InputException("survey.place.nightLowC", Phrase.Of($"{place.NightLowC:Temperature}"),
+                Phrase.Of($"The night low ({place.NightLowC:Temperature}) is above the hottest hour ({place.DryBulbC:Temperature})."));
         return new DesignWeather
         {
             LatitudeDeg = place.LatitudeDeg,

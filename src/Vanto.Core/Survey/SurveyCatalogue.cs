@@ -25,7 +25,8 @@ public static class SurveyCatalogue
         new("bus-steel", "steel bus body, ply lining", [Layer.Of("steel", 0.0012)], [Layer.Of("plywood", 0.009)], 0.45, 0.20),
         new("bus-floor", "bus floor, ply and vinyl", [Layer.Of("steel", 0.0012)], [Layer.Of("plywood", 0.015), Layer.Of("vinyl", 0.003)], 0.25, 0.15),
         new("rv-sandwich", "aluminium sandwich", [Layer.Of("aluminium", 0.0008)], [Layer.Of("plywood", 0.003)], 0.25, 0.10),
-        new("grp-sandwich", "GRP with balsa core and headliner", [Layer.Of("grp", 0.006), Layer.Of("balsa", 0.019), Layer.Of("grp", 0.004), Layer.Gap(0.13)], [Layer.Of("plywood", 0.006)], 0, 0),
+        new("grp-sandwich", "GRP with balsa core and headliner", [Layer.Of("grp", 0.006), Layer.Of("balsa", 0.019), Layer.Of("grp", 0.004), Layer.Gap(0.13)],
+            [Layer.Of("plywood", 0.006)], 0, 0),
         new("grp-solid", "solid GRP with lining", [Layer.Of("grp", 0.010), Layer.Gap(0.15)], [Layer.Of("plywood", 0.006)], 0, 0),
         new("hull", "solid GRP hull with sole", [Layer.Of("grp", 0.014), Layer.Gap(0.17)], [Layer.Of("plywood", 0.012)], 0, 0),
         new("timber", "timber frame, gypsum lining", [Layer.Of("softwood", 0.022)], [Layer.Of("gypsum", 0.0125)], 0.073, 0.04),
@@ -38,23 +39,30 @@ public static class SurveyCatalogue
     /// <summary>Paints and finishes.</summary>
     public static readonly IReadOnlyList<Paint> Paints =
     [
-        new("roof-coat", "white roof coat, new", 0.15), new("white", "white", 0.25), new("white-aged", "white, aged", 0.33), new("cream", "cream", 0.40), new("silver", "silver", 0.45),
+        new("roof-coat", "white roof coat, new", 0.15), new("white", "white", 0.25), new("white-aged", "white, aged", 0.33), new("cream", "cream", 0.40),
+        new("silver", "silver", 0.45),
         new("light-grey", "light grey", 0.50), new("tan", "tan", 0.55), new("mid-grey", "mid grey or red", 0.65), new("mid-green", "mid blue or green", 0.72),
-        new("dark-green", "dark green", 0.85), new("dark-blue", "dark blue", 0.85), new("black", "black", 0.95), new("gelcoat", "white gelcoat", 0.25), new("teak", "teak", 0.60), new("earth", "bare earth", 0.70),
+        new("dark-green", "dark green", 0.85), new("dark-blue", "dark blue", 0.85), new("black", "black", 0.95), new("gelcoat", "white gelcoat", 0.25),
+        new("teak", "teak", 0.60), new("earth", "bare earth", 0.70),
     ];
 
     /// <summary>Glazings.</summary>
     public static readonly IReadOnlyList<Glazing> Glazings =
     [
-        new("single", "single clear", 5.8, 0.82, false), new("windscreen", "laminated windscreen", 5.8, 0.73, false), new("tinted", "single, tinted", 5.8, 0.60, false), new("privacy", "single, dark privacy glass", 5.8, 0.45, false),
-        new("double", "double clear", 2.8, 0.72, true), new("double-low-e", "double, low-e", 1.8, 0.40, true), new("acrylic-double", "acrylic double (RV window)", 3.0, 0.70, true),
-        new("hatch-single", "acrylic hatch, single", 5.4, 0.80, false), new("hatch-double", "acrylic hatch, double", 3.5, 0.70, true), new("vinyl", "clear vinyl curtain", 5.9, 0.85, false),
+        new("single", "single clear", 5.8, 0.82, false), new("windscreen", "laminated windscreen", 5.8, 0.73, false),
+        new("tinted", "single, tinted", 5.8, 0.60, false), new("privacy", "single, dark privacy glass", 5.8, 0.45, false),
+        new("double", "double clear", 2.8, 0.72, true), new("double-low-e", "double, low-e", 1.8, 0.40, true),
+        new("acrylic-double", "acrylic double (RV window)", 3.0, 0.70, true),
+        new("hatch-single", "acrylic hatch, single", 5.4, 0.80, false), new("hatch-double", "acrylic hatch, double", 3.5, 0.70, true),
+        new("vinyl", "clear vinyl curtain", 5.9, 0.85, false),
     ];
 
     /// <summary>Shades and covers.</summary>
     public static readonly IReadOnlyList<WindowCover> Covers =
     [
-        new("none", "none", 1, 1, 0), new("light-curtain", "light curtain", 0.65, 1, 0.05), new("dark-curtain", "dark curtain", 0.80, 1, 0.05), new("bubble", "reflective bubble screen inside", 0.45, 1, 0.15),
-        new("quilted", "quilted insulated cover, tight", 0.25, 1, 0.50), new("mesh", "mesh screen outside", 1, 0.45, 0), new("opaque", "opaque cover outside", 1, 0.10, 0.10),
+        new("none", "none", 1, 1, 0), new("light-curtain", "light curtain", 0.65, 1, 0.05), new("dark-curtain", "dark curtain", 0.80, 1, 0.05),
+        new("bubble", "reflective bubble screen inside", 0.45, 1, 0.15),
+        new("quilted", "quilted insulated cover, tight", 0.25, 1, 0.50), new("mesh", "mesh screen outside", 1, 0.45, 0),
+        new("opaque", "opaque cover outside", 1, 0.10, 0.10),
     ];
 }

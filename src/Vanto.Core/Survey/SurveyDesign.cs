@@ -18,7 +18,11 @@ public enum Side { [Called("front")] Front, [Called("right")] Right, [Called("re
 public enum Underside { [Called("open air")] Air, [Called("water")] Water, [Called("the ground")] Ground }
 
 /// <summary>What people do while awake.</summary>
-public enum Activity { [Called("sitting")] Seated, [Called("light work")] LightWork, [Called("bench work")] BenchWork, [Called("asleep")] Sleeping, [Called("heavy work")] HeavyWork }
+public enum Activity
+{
+    [Called("sitting")]
+    Seated, [Called("light work")] LightWork, [Called("bench work")] BenchWork, [Called("asleep")] Sleeping, [Called("heavy work")] HeavyWork
+}
 
 /// <summary>Parked, or on the road.</summary>
 public enum Motion { [Called("parked")] Parked, [Called("driving")] Driving }
@@ -38,7 +42,9 @@ public sealed record SurveyDesign : DesignPart
     public SkinDesign Floor { get; init; } = new() { Preset = "van-floor", InsulationM = 0.020, Insulation = "xps" };
     [Ask("Under the floor")] public Underside Underside { get; init; } = Underside.Air;
     [Field(QuantityKind.Temperature, -2, 40, Label = "Water temperature")] public double WaterC { get; init; } = 24;
-    [Field(QuantityKind.Fraction, 0, 1, Label = "Sun let through by a cover over the roof", Help = "100 % without a cover; solid roof 10 %, shade cloth 20 to 50 %")] public double OverheadCover { get; init; } = 1;
+    [Field(QuantityKind.Fraction, 0, 1, Label = "Sun let through by a cover over the roof",
+        Help = "100 % without a cover; solid roof 10 %, shade cloth 20 to 50 %")]
+    public double OverheadCover { get; init; } = 1;
     [Ask("Windows", Most = 40)] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
     [Ask("The first space is called")] public string FirstSpaceName { get; init; } = "first space";
     [Ask("Further spaces, from the front to the rear", Most = 12)] public IReadOnlyList<FurtherSpaceDesign> Further { get; init; } = [];
@@ -66,10 +72,13 @@ public sealed record PlaceDesign : DesignPart
     [Field(QuantityKind.Count, 1, 28, Label = "Day of the month")] public int Day { get; init; } = 21;
     [Field(QuantityKind.Temperature, -50, 60, Label = "Hottest hour")] public double DryBulbC { get; init; } = 35;
     [Field(QuantityKind.Temperature, -50, 60, Label = "Night low")] public double NightLowC { get; init; } = 22;
-    [Field(QuantityKind.Percent, 3, 100, Label = "Humidity at the hottest hour", Help = "the weather service's figure for mid-afternoon")] public double HumidityPct { get; init; } = 30;
+    [Field(QuantityKind.Percent, 3, 100, Label = "Humidity at the hottest hour", Help = "the weather service's figure for mid-afternoon")]
+    public double HumidityPct { get; init; } = 30;
     [Field(QuantityKind.Speed, 0, 40, Label = "Wind")] public double WindMs { get; init; } = 2;
-    [Field(QuantityKind.Number, 1.5, 10, Label = "Haze (Linke turbidity)", Help = "2.5 clear and dry, 3.5 summer, 4.5 humid, 6 heavy haze")] public double LinkeTurbidity { get; init; } = 3.5;
-    [Field(QuantityKind.Fraction, 0, 0.95, Label = "Sun thrown back by the ground", Help = "water 7 %, asphalt 12 %, grass 22 %, concrete 30 %, sand 35 %")] public double Albedo { get; init; } = 0.20;
+    [Field(QuantityKind.Number, 1.5, 10, Label = "Haze (Linke turbidity)", Help = "2.5 clear and dry, 3.5 summer, 4.5 humid, 6 heavy haze")]
+    public double LinkeTurbidity { get; init; } = 3.5;
+    [Field(QuantityKind.Fraction, 0, 0.95, Label = "Sun thrown back by the ground", Help = "water 7 %, asphalt 12 %, grass 22 %, concrete 30 %, sand 35 %")]
+    public double Albedo { get; init; } = 0.20;
 }
 
 /// <summary>The one conditioned space, inside measures.</summary>
@@ -78,8 +87,11 @@ public sealed record SpaceDesign : DesignPart
     [Field(QuantityKind.Length, 0.8, 40, Label = "Length")] public double LengthM { get; init; } = 5.4;
     [Field(QuantityKind.Length, 0.8, 20, Label = "Width")] public double WidthM { get; init; } = 1.9;
     [Field(QuantityKind.Length, 0.8, 10, Label = "Height")] public double HeightM { get; init; } = 1.9;
-    [Field(QuantityKind.Number, 0, 60, Label = "Air changes an hour", Help = "tight 0.5, ordinary van 1 to 1.5, two roof vents ajar 3")] public double AirChangesPerHour { get; init; } = 1;
-    [Field(QuantityKind.HeatCapacity, 5000, 400000, Label = "Weight of the fittings as heat store", Help = "bare van 15,000; fitted 40,000; boat 70,000; earth walls 150,000")] public double MassJm2K { get; init; } = 40000;
+    [Field(QuantityKind.Number, 0, 60, Label = "Air changes an hour", Help = "tight 0.5, ordinary van 1 to 1.5, two roof vents ajar 3")]
+    public double AirChangesPerHour { get; init; } = 1;
+    [Field(QuantityKind.HeatCapacity, 5000, 400000, Label = "Weight of the fittings as heat store",
+        Help = "bare van 15,000; fitted 40,000; boat 70,000; earth walls 150,000")]
+    public double MassJm2K { get; init; } = 40000;
 }
 
 /// <summary>One skin: a preset with its insulation, or layers of one's own.</summary>
@@ -131,7 +143,8 @@ public sealed record FurtherSpaceDesign : DesignPart
 /// <summary>Fans and doors.</summary>
 public sealed record AiringDesign : DesignPart
 {
-    [Field(QuantityKind.AirFlow, 0, 1, Label = "Fan that blows out", Help = "as measured while the unit cools; a roof fan moves 25 to 400 L/s")] public double FanM3s { get; init; }
+    [Field(QuantityKind.AirFlow, 0, 1, Label = "Fan that blows out", Help = "as measured while the unit cools; a roof fan moves 25 to 400 L/s")]
+    public double FanM3s { get; init; }
     [Ask("Doors that are opened")] public IReadOnlyList<DoorDesign> Doors { get; init; } = [];
 }
 
@@ -148,7 +161,8 @@ public sealed record DoorDesign : DesignPart
 /// <summary>What shades the rig.</summary>
 public enum ShadeKind
 {
-    [Called("awning")] Awning, [Called("building or wall")] Building, [Called("tree in leaf")] TreeInLeaf, [Called("tree, light crown")] TreeLight, [Called("bare tree")] TreeBare, [Called("conifer")] Conifer,
+    [Called("awning")] Awning, [Called("building or wall")]
+    Building, [Called("tree in leaf")] TreeInLeaf, [Called("tree, light crown")] TreeLight, [Called("bare tree")] TreeBare, [Called("conifer")] Conifer,
 }
 
 /// <summary>One thing that shades: an awning on a side, or something that stands round about.</summary>
@@ -163,7 +177,8 @@ public sealed record ShadeDesign : DesignPart
     [Field(QuantityKind.Length, -10, 10, Label = "its middle right of the side's, looking out")] public double OffsetM { get; init; }
     [Field(QuantityKind.Length, 0.5, 60, Label = "Building or tree is high, above the rig's middle")] public double HeightM { get; init; } = 6;
     [Field(QuantityKind.Length, 0.5, 200, Label = "and stands off by")] public double DistanceM { get; init; } = 5;
-    [Field(QuantityKind.Angle, 0, 360, Label = "It spans the compass from", Help = "clockwise: 225 to 315 is the whole west")] public double FromDeg { get; init; } = 225;
+    [Field(QuantityKind.Angle, 0, 360, Label = "It spans the compass from", Help = "clockwise: 225 to 315 is the whole west")]
+    public double FromDeg { get; init; } = 225;
     [Field(QuantityKind.Angle, 0, 360, Label = "to")] public double ToDeg { get; init; } = 315;
 }
 
@@ -257,5 +272,7 @@ public sealed record DeviceDesign : DesignPart
     [Ask("Inside the space")] public bool Inside { get; init; } = true;
     [Ask("May be on when the unit starts")] public bool OnAtStart { get; init; }
     [Ask("May be switched off for the start")] public bool MayWait { get; init; } = true;
-    [Field(QuantityKind.Count, 1, 40, Label = "On limited power it goes as number", Help = "empty: the largest first; what may not wait never goes", Optional = true)] public int? ShedRank { get; init; }
+    [Field(QuantityKind.Count, 1, 40, Label = "On limited power it goes as number", Help = "empty: the largest first; what may not wait never goes",
+        Optional = true)]
+    public int? ShedRank { get; init; }
 }

@@ -29,7 +29,8 @@ public static class SurveyEdits
     public static bool IsCovered(WindowDesign window) => window.Cover is "quilted" or "opaque";
 
     /// <summary>With every device off that may be on at the start.</summary>
-    public static SurveyDesign StartingAlone(this SurveyDesign survey) => survey with { Devices = [.. survey.Devices.Select(d => d with { OnAtStart = false })] };
+    public static SurveyDesign StartingAlone(this SurveyDesign survey) =>
+        survey with { Devices = [.. survey.Devices.Select(d => d with { OnAtStart = false })] };
 
     /// <summary>Another inverter of a rating in this one's place: what its maker said of the old one goes with it.</summary>
     public static InverterDesign Replaced(this InverterDesign inverter, double ratedW) =>

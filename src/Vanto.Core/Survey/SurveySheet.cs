@@ -15,7 +15,8 @@ public static class SurveySheet
         yield return new SheetBlock(SheetPlace.Rig, "The rig", SheetForm.Pairs,
         [
             SheetLine.Pair("Rig", Phrase.Of($"{Calls.Name(survey.Kind)}, {space.LengthM:Length} × {space.WidthM:Length} × {space.HeightM:Length} inside")),
-            SheetLine.Pair("Design day", Phrase.Of($"{place.DryBulbC:Temperature} by day, {place.NightLowC:Temperature} at night{(place.Name.Length > 0 ? ", " + place.Name : "")}")),
+            SheetLine.Pair("Design day",
+                Phrase.Of($"{place.DryBulbC:Temperature} by day, {place.NightLowC:Temperature} at night{(place.Name.Length > 0 ? ", " + place.Name : "")}")),
         ]);
         yield return new SheetBlock(SheetPlace.Cautions, "Cautions", SheetForm.Bullets, [.. Cautions(survey)]);
     }
@@ -24,7 +25,8 @@ public static class SurveySheet
     {
         var sources = survey.Sources;
         if (sources.Battery.Fitted)
-            yield return SheetLine.Sentence(Phrase.Of($"A battery bank gives thousands of amperes into a short: fuse at the positive post, insulated tools, no rings."));
+            yield return SheetLine.Sentence(
+                Phrase.Of($"A battery bank gives thousands of amperes into a short: fuse at the positive post, insulated tools, no rings."));
         if (sources.Battery is { Fitted: true, Chemistry: Chemistry.Lfp or Chemistry.Nmc })
             yield return SheetLine.Sentence(Phrase.Of($"Never charge the lithium bank below {0.0:Temperature}."));
         if (sources.Modules.Count > 0)

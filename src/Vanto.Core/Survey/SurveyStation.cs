@@ -7,10 +7,15 @@ using Vanto.Core.Supply;
 namespace Vanto.Core.Survey;
 
 /// <summary>What the survey comes to.</summary>
-public sealed record SurveyAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<SunHour> SunPath, double WorldNoseDeg) : IStationResult;
+public sealed record SurveyAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<SunHour> SunPath,
+    double WorldNoseDeg) : IStationResult;
 
 /// <summary>The sun over the rig at an hour of the design day: azimuth clockwise from north and elevation, degrees.</summary>
-public sealed record SunHour(int Hour, double AzimuthDeg, double ElevationDeg);
+/// <param name="Hour">Hour of the day.</param>
+/// <param name="AzimuthDeg">From north.</param>
+/// <param name="ElevationDeg">Above the horizon.</param>
+/// <param name="Lit">Upright sides that it falls on.</param>
+public sealed record SunHour(int Hour, double AzimuthDeg, double ElevationDeg, IReadOnlyList<Side> Lit);
 
 /// <summary>The Survey station.</summary>
 public sealed class SurveyStation : Station<SurveyAssessment>
@@ -42,18 +47,25 @@ public sealed class SurveyStation : Station<SurveyAssessment>
         var glass = faces.Sum(f => f.GlassM2);
         var wall = WallTransmittance(survey);
         var path = Enumerable.Range(0, 24)
-            .Select(h => (Hour: h, Sun: Sun.Position(DesignDay.Year, weather.Month, weather.Day, h, weather.UtcOffsetH, weather.LatitudeDeg, weather.LongitudeDeg)))
+            .Select(
+                h => (Hour: h, Sun: Sun.Position(DesignDay.Year, weather.Month, weather.Day, h, weather.UtcOffsetH, weather.LatitudeDeg, weather.LongitudeDeg)))
             .Where(s => s.Sun.ElevationDeg > 0)
-            .Select(s => new SunHour(s.Hour, s.Sun.AzimuthDeg, s.Sun.ElevationDeg))
+            .Select(s => new SunHour(s.Hour, s.Sun.AzimuthDeg, s.Sun.ElevationDeg, Lit(survey, s.Sun)))
             .ToList();
         var findings = Findings(survey, wall.Value, path).ToList();
         return new SurveyAssessment(
-            new Verdict(Verdict.Worst(findings), Phrase.Of($"{floor:Area} of floor under {skin:Area} of skin, {glass:Area} of it glass."), Phrase.Of($"A rig is not a room: {skin / floor:Ratio} m² of skin for each m² of floor; a house has about 3.")),
-            findings,
+            new Verdict(Verdict.Worst(findings), Phrase.Of($"{floor:Area} of floor under {skin:Area} of skin, {glass:Area} of it glass."),
+                Phrase.Of($"A rig is not a room: {skin / floor:Ratio} m² of skin for each m² of floor; a house has about 3.")),
+            Finding.Ranked(findings),
             [
-                new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "Σ length × width of the spaces", $"{survey.Space.LengthM} × {survey.Space.WidthM}{(survey.Further.Count > 0 ? " + further" : "")}", floor, "m²", Citations.Geometry).Done()),
-                new Figure("Skin", skin, QuantityKind.Area, Working.Start().Step("A_skin", "roof + floor + sides, less partitions", $"2 × {floor:0.###} + sides", skin, "m²", Citations.Geometry).Done()),
-                new Figure("Glass", glass, QuantityKind.Area, Working.Start().Step("A_glass", "Σ width × height × count", $"{survey.Windows.Count} rows of windows", glass, "m²", Citations.Geometry).Done()),
+                new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "Σ length × width of the spaces",
+                    $"{survey.Space.LengthM} × {survey.Space.WidthM}{(survey.Further.Count > 0 ? " + further" : "")}", floor, "m²", Citations.Geometry).Done()),
+                new Figure("Skin", skin, QuantityKind.Area,
+                    Working.Start().Step("A_skin", "roof + floor + sides, less partitions", $"2 × {floor:0.###} + sides", skin, "m²", Citations.Geometry)
+                        .Done()),
+                new Figure("Glass", glass, QuantityKind.Area,
+                    Working.Start().Step("A_glass", "Σ width × height × count", $"{survey.Windows.Count} rows of windows", glass, "m²", Citations.Geometry)
+                        .Done()),
                 wall,
             ],
             path,
@@ -68,7 +80,9 @@ public sealed class SurveyStation : Station<SurveyAssessment>
         var clear = Layers.Transmittance(layers, inside, outside);
         var working = Working.Start().Step("R_se", "1/(4 + 4v + ε·4σT³)", $"wind {survey.Place.WindMs} m/s", outside, "m²K/W", Citations.Films);
         foreach (var layer in layers)
-            working.Step("R", layer.Solid is null ? "air gap" : $"d/k of {layer.Solid.Name}", layer.Solid is null ? (FormattableString)$"still air" : $"{layer.ThicknessM}/{layer.Solid.ConductivityWmK}", layer.Resistance, "m²K/W", Citations.Materials);
+            working.Step("R", layer.Solid is null ? "air gap" : $"d/k of {layer.Solid.Name}",
+                layer.Solid is null ? (FormattableString)$"still air" : $"{layer.ThicknessM}/{layer.Solid.ConductivityWmK}", layer.Resistance, "m²K/W",
+                Citations.Materials);
         working.Step("U_clear", "1/(R_se + ΣR + R_si)", $"R_si {inside}", clear, "W/m²K", Citations.Films)
             .Step("U", "U_clear + ribs", $"{clear:0.###} + {ribs}", clear + ribs, "W/m²K", Citations.ZoneMethod);
         return new Figure("Walls lose", clear + ribs, QuantityKind.ThermalTransmittance, working.Done());
@@ -78,6 +92,14 @@ public sealed class SurveyStation : Station<SurveyAssessment>
     private static double ShortCircuitA(BatteryDesign battery) =>
         new BatteryBank(battery.Chemistry, battery.Cells, battery.BlockAh * battery.Blocks, battery.TemperatureC).ShortCircuitA(0);
 
+    /// <summary>Upright sides of the first space that the sun falls on.</summary>
+    private static List<Side> Lit(SurveyDesign survey, SunAngles sun) =>
+    [
+        .. RigBox.Faces(survey).Where(f => f is { Side: not null, TiltDeg: 90 })
+            .Where(f => Direction.Of(sun.ZenithDeg, sun.AzimuthDeg).Along(Direction.Of(f.TiltDeg, survey.HeadingDeg + f.RelativeAzimuthDeg)) > 0)
+            .Select(f => f.Side!.Value),
+    ];
+
     private static IEnumerable<Finding> Findings(SurveyDesign survey, double wallU, List<SunHour> path)
     {
         if (wallU > 3)
@@ -85,17 +107,20 @@ public sealed class SurveyStation : Station<SurveyAssessment>
         if (path.Count is 0 or 24)
             yield return Finding.Of(FindingCode.SunPolar, Severity.Note, $"The sun does not {(path.Count == 0 ? "rise" : "set")} on this day at this place.");
         if (survey.Place.DryBulbC > 46)
-            yield return Finding.Of(FindingCode.DesignExtreme, Severity.Note, $"Many outdoor units end at 46 to 50 °C; the design day reaches {survey.Place.DryBulbC:Temperature}. Check the plate.");
+            yield return Finding.Of(FindingCode.DesignExtreme, Severity.Note,
+                $"Many outdoor units end at 46 to 50 °C; the design day reaches {survey.Place.DryBulbC:Temperature}. Check the plate.");
         var sources = survey.Sources;
         if (!sources.Battery.Fitted && !sources.Generator.Fitted && !sources.Shore.Fitted && sources.Modules.Count == 0)
             yield return Finding.Of(FindingCode.SourcesNone, Severity.Caution, $"No source is on board: Start and Energy have nothing to run on.");
         if (sources.Battery.Fitted && SourceBuilder.Bank(sources.Battery).JudgeCold() is { } cold)
             yield return cold;
         if (sources.Battery is { Fitted: true, Mixed: true })
-            yield return Finding.Of(FindingCode.BatteryMixed, Severity.Stop, $"Blocks of different kind, size or age in one bank: the weakest is overcharged and emptied first. Take equal ones.");
+            yield return Finding.Of(FindingCode.BatteryMixed, Severity.Stop,
+                $"Blocks of different kind, size or age in one bank: the weakest is overcharged and emptied first. Take equal ones.");
         if (sources.Battery.Fitted && MainFuse.Judge(ShortCircuitA(sources.Battery), sources.Battery.FuseInterruptsA) is { } fuse)
             yield return fuse;
         if (sources.Generator is { Fitted: true, AutoStart: true, CoAlarm: false })
-            yield return Finding.Of(FindingCode.GenCo, Severity.Stop, $"The generator starts by itself without a tried carbon monoxide alarm. Exhaust kills sleepers; fit and try alarms first.");
+            yield return Finding.Of(FindingCode.GenCo, Severity.Stop,
+                $"The generator starts by itself without a tried carbon monoxide alarm. Exhaust kills sleepers; fit and try alarms first.");
     }
 }

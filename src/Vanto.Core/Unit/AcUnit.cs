@@ -27,7 +27,8 @@ public sealed record AcUnit : DesignPart
     [Field(QuantityKind.Power, 0, 20000, Label = "Lowest steady cooling")] public double MinCapacityW { get; init; }
     [Field(QuantityKind.Power, 0, 28000, Label = "Highest cooling")] public double MaxCapacityW { get; init; }
     [Field(QuantityKind.Current, 0, 100, Label = "Compressor running current (RLA)")] public double RlaA { get; init; }
-    [Field(QuantityKind.Current, 0, 400, Label = "Compressor locked-rotor current (LRA)", Help = "0 where the plate does not say; 5.2 times RLA is taken then")] public double LraA { get; init; }
+    [Field(QuantityKind.Current, 0, 400, Label = "Compressor locked-rotor current (LRA)", Help = "0 where the plate does not say; 5.2 times RLA is taken then")]
+    public double LraA { get; init; }
     [Field(QuantityKind.Fraction, 0.5, 1, Label = "Power factor running")] public double PowerFactorRun { get; init; } = 0.97;
     [Field(QuantityKind.Fraction, 0.3, 0.95, Label = "Power factor, rotor locked")] public double PowerFactorLockedRotor { get; init; } = 0.80;
     [Field(QuantityKind.ElectricPower, 5, 500, Label = "Fan")] public double FanPowerW { get; init; } = 110;
@@ -39,8 +40,10 @@ public sealed record AcUnit : DesignPart
     [Field(QuantityKind.Mass, 1, 500, Label = "Weight")] public double MassKg { get; init; } = 33;
     [Field(QuantityKind.Power, 0, 30000, Label = "Rated heating at 8.3 °C", Help = "0 where it only cools")] public double HeatingW { get; init; }
     [Field(QuantityKind.Temperature, -40, 15, Label = "Heats down to")] public double HeatingLowestC { get; init; } = -15;
-    [Field(QuantityKind.Current, 1, 150, Label = "Minimum circuit ampacity (MCA)", Help = "empty is estimated", Optional = true)] public double? McaA { get; init; }
-    [Field(QuantityKind.Current, 1, 150, Label = "Largest breaker or fuse (MOCP)", Help = "empty is estimated", Optional = true)] public double? MocpA { get; init; }
+    [Field(QuantityKind.Current, 1, 150, Label = "Minimum circuit ampacity (MCA)", Help = "empty is estimated", Optional = true)]
+    public double? McaA { get; init; }
+    [Field(QuantityKind.Current, 1, 150, Label = "Largest breaker or fuse (MOCP)", Help = "empty is estimated", Optional = true)]
+    public double? MocpA { get; init; }
     [Field(QuantityKind.Number, 10, 100, Label = "Noise indoors, dB(A)", Optional = true)] public double? NoiseInDb { get; init; }
     [Field(QuantityKind.Number, 10, 110, Label = "Noise outdoors, dB(A)", Optional = true)] public double? NoiseOutDb { get; init; }
 
@@ -62,9 +65,13 @@ public sealed record AcUnit : DesignPart
     /// <summary>Lowest steady share of the rated capacity.</summary>
     public double MinShare => SingleSpeed ? 1 : MinCapacityW / RatedCapacityW;
 
-    /// <summary>Heating capacity by outdoor temperature where no maker's curve is at hand: 51 % of rated at −15 °C, 74 % at −7 °C, defrost included; common practice.</summary>
+    /// <summary>
+    /// Heating capacity by outdoor temperature where no maker's curve is at hand: 51 % of rated at −15 °C, 74 % at −7 °C, defrost included; common
+    /// practice.
+    /// </summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public IReadOnlyList<(double OutdoorC, double Watts)> HeatingCurve => [(-15, 0.514 * HeatingW), (-7, 0.743 * HeatingW), (8.3, HeatingW), (20, 1.1 * HeatingW)];
+    public IReadOnlyList<(double OutdoorC, double Watts)> HeatingCurve =>
+        [(-15, 0.514 * HeatingW), (-7, 0.743 * HeatingW), (8.3, HeatingW), (20, 1.1 * HeatingW)];
 
     /// <summary>Highest share of the rated capacity.</summary>
     public double MaxShare => SingleSpeed ? 1 : MaxCapacityW / RatedCapacityW;
@@ -80,12 +87,17 @@ public static class UnitCatalogue
         Rooftop("RT-13-115", 115, 60, 3960, 1530, 12, 63, 130, 42), Rooftop("RT-15-115", 115, 60, 4400, 1760, 13.6, 68, 150, 45),
         Rooftop("RT-17-230", 230, 50, 1700, 620, 2.3, 14, 40, 29), Rooftop("RT-24-230", 230, 50, 2400, 940, 3.6, 20, 60, 33),
         Rooftop("RT-33-230", 230, 50, 3300, 1330, 5.2, 30, 80, 38),
-        Split("MS-09-120", AcKind.MiniSplitInverter, 120, 60, 2640, 760, 800, 3000, 25, 2, 38), Split("MS-12-120", AcKind.MiniSplitInverter, 120, 60, 3520, 940, 1000, 3900, 28, 2, 42),
-        Split("MS-18-240", AcKind.MiniSplitInverter, 240, 60, 5280, 1520, 1500, 5900, 40, 3, 55), Split("MS-24-240", AcKind.MiniSplitInverter, 240, 60, 7030, 2250, 2000, 7900, 50, 3, 70),
-        Split("MS-36-240", AcKind.MiniSplitInverter, 240, 60, 10550, 3250, 3000, 11600, 80, 4, 95), Split("MS-26-230", AcKind.MiniSplitInverter, 230, 50, 2600, 680, 800, 3200, 22, 1.5, 34),
+        Split("MS-09-120", AcKind.MiniSplitInverter, 120, 60, 2640, 760, 800, 3000, 25, 2, 38),
+        Split("MS-12-120", AcKind.MiniSplitInverter, 120, 60, 3520, 940, 1000, 3900, 28, 2, 42),
+        Split("MS-18-240", AcKind.MiniSplitInverter, 240, 60, 5280, 1520, 1500, 5900, 40, 3, 55),
+        Split("MS-24-240", AcKind.MiniSplitInverter, 240, 60, 7030, 2250, 2000, 7900, 50, 3, 70),
+        Split("MS-36-240", AcKind.MiniSplitInverter, 240, 60, 10550, 3250, 3000, 11600, 80, 4, 95),
+        Split("MS-26-230", AcKind.MiniSplitInverter, 230, 50, 2600, 680, 800, 3200, 22, 1.5, 34),
         Split("MS-35-230", AcKind.MiniSplitInverter, 230, 50, 3500, 980, 1000, 4000, 25, 1.5, 38),
-        Split("DR-20-12", AcKind.DcNativeRooftop, 12, 0, 2000, 610, 700, 2300, 35, 2, 28), Split("DR-24-24", AcKind.DcNativeRooftop, 24, 0, 2400, 690, 800, 2700, 40, 2, 30),
-        Split("DR-30-48", AcKind.DcNativeRooftop, 48, 0, 3000, 830, 900, 3400, 45, 3, 34), Split("DS-35-48", AcKind.DcNativeSplit, 48, 0, 3500, 900, 1000, 4000, 30, 3, 45),
+        Split("DR-20-12", AcKind.DcNativeRooftop, 12, 0, 2000, 610, 700, 2300, 35, 2, 28),
+        Split("DR-24-24", AcKind.DcNativeRooftop, 24, 0, 2400, 690, 800, 2700, 40, 2, 30),
+        Split("DR-30-48", AcKind.DcNativeRooftop, 48, 0, 3000, 830, 900, 3400, 45, 3, 34),
+        Split("DS-35-48", AcKind.DcNativeSplit, 48, 0, 3500, 900, 1000, 4000, 30, 3, 45),
         Split("PH-24-240", AcKind.PvAssistedSplit, 240, 60, 7030, 2150, 1800, 7900, 50, 4, 72),
         Rooftop("RP-08-120", 120, 60, 2350, 800, 6.3, 34, 55, 25) with { Kind = AcKind.RailingPortable },
     ];
@@ -93,39 +105,41 @@ public static class UnitCatalogue
     /// <summary>The class of that id, or null.</summary>
     public static AcUnit? Find(string id) => All.FirstOrDefault(u => u.Id == id);
 
-    private static AcUnit Rooftop(string id, double volts, double hertz, double capacity, double power, double rla, double lra, double fan, double mass) => new()
-    {
-        Id = id,
-        Kind = AcKind.RooftopSingleSpeed,
-        SupplyVoltageV = volts,
-        FrequencyHz = hertz,
-        RatedCapacityW = capacity,
-        RatedPowerW = power,
-        MinCapacityW = capacity,
-        MaxCapacityW = capacity,
-        RlaA = rla,
-        LraA = lra,
-        FanPowerW = fan,
-        StandbyPowerW = 5,
-        MassKg = mass,
-        MaxOutdoorC = 46,
-    };
+    private static AcUnit Rooftop(string id, double volts, double hertz, double capacity, double power, double rla, double lra, double fan,
+        double mass) => new()
+        {
+            Id = id,
+            Kind = AcKind.RooftopSingleSpeed,
+            SupplyVoltageV = volts,
+            FrequencyHz = hertz,
+            RatedCapacityW = capacity,
+            RatedPowerW = power,
+            MinCapacityW = capacity,
+            MaxCapacityW = capacity,
+            RlaA = rla,
+            LraA = lra,
+            FanPowerW = fan,
+            StandbyPowerW = 5,
+            MassKg = mass,
+            MaxOutdoorC = 46,
+        };
 
-    private static AcUnit Split(string id, AcKind kind, double volts, double hertz, double capacity, double power, double min, double max, double fan, double standby, double mass) => new()
-    {
-        Id = id,
-        Kind = kind,
-        SupplyVoltageV = volts,
-        FrequencyHz = hertz,
-        RatedCapacityW = capacity,
-        RatedPowerW = power,
-        MinCapacityW = min,
-        MaxCapacityW = max,
-        PowerFactorRun = hertz == 0 ? 1 : 0.97,
-        FanPowerW = fan,
-        StandbyPowerW = standby,
-        MassKg = mass,
-        MaxOutdoorC = 50,
-        HeatingW = kind is AcKind.MiniSplitInverter or AcKind.DcNativeSplit or AcKind.PvAssistedSplit ? capacity : 0,
-    };
+    private static AcUnit Split(string id, AcKind kind, double volts, double hertz, double capacity, double power, double min, double max, double fan,
+        double standby, double mass) => new()
+        {
+            Id = id,
+            Kind = kind,
+            SupplyVoltageV = volts,
+            FrequencyHz = hertz,
+            RatedCapacityW = capacity,
+            RatedPowerW = power,
+            MinCapacityW = min,
+            MaxCapacityW = max,
+            PowerFactorRun = hertz == 0 ? 1 : 0.97,
+            FanPowerW = fan,
+            StandbyPowerW = standby,
+            MassKg = mass,
+            MaxOutdoorC = 50,
+            HeatingW = kind is AcKind.MiniSplitInverter or AcKind.DcNativeSplit or AcKind.PvAssistedSplit ? capacity : 0,
+        };
 }

@@ -13,7 +13,8 @@ public readonly record struct CoilSplit(double SensibleW, double LatentW, double
 public readonly record struct RoomHumidity(double RelativeHumidityPct, double RunFraction, double SensibleShare);
 
 /// <summary>One hour of a room as the capacity question needs it: watts, kg/s of air exchanged, °C.</summary>
-public readonly record struct RoomHour(double SensibleW, double InternalLatentW, double AirExchangeKgS, double OutdoorRatio, double OutdoorC, double RoomC, double PressurePa);
+public readonly record struct RoomHour(double SensibleW, double InternalLatentW, double AirExchangeKgS, double OutdoorRatio, double OutdoorC, double RoomC,
+    double PressurePa);
 
 /// <summary>Capacity to buy: derate, coil split, room humidity and band. Powers W, temperatures °C.</summary>
 public static class Capacity
@@ -30,7 +31,8 @@ public static class Capacity
         nominalW * OutdoorFactor(outdoorC) * (1 + 0.025 * (wetBulbC - 19.4)) * PlaceFactor(pressurePa, airFlowShare);
 
     /// <summary>Capacity left by altitude and a dirty filter; common practice.</summary>
-    public static double PlaceFactor(double pressurePa, double airFlowShare) => (1 - 0.25 * (1 - pressurePa / Atmosphere.SeaLevelPa)) * (0.8 + 0.2 * airFlowShare);
+    public static double PlaceFactor(double pressurePa, double airFlowShare) =>
+        (1 - 0.25 * (1 - pressurePa / Atmosphere.SeaLevelPa)) * (0.8 + 0.2 * airFlowShare);
 
     /// <summary>Factor of capacity by outdoor temperature.</summary>
     public static double OutdoorFactor(double outdoorC) => outdoorC > 35 ? 1 - 0.010 * (outdoorC - 35) : 1 - 0.006 * (outdoorC - 35);

@@ -13,7 +13,10 @@ namespace Vanto.Core.Unit;
 /// <param name="Estimated">True where the plate does not say and the figures are estimated.</param>
 public readonly record struct CircuitNeed(double RunA, double MostA, double McaA, double? MocpA, bool Estimated);
 
-/// <summary>Running current and circuit of a unit: the plate's figures, else an estimate (NEC 440.33 and 440.22(A) for single-speed units, published; common practice for modulating ones). The plate and the wiring rules win.</summary>
+/// <summary>
+/// Running current and circuit of a unit: the plate's figures, else an estimate (NEC 440.33 and 440.22(A) for single-speed units, published; common
+/// practice for modulating ones). The plate and the wiring rules win.
+/// </summary>
 public static class Nameplate
 {
     private const double FanPowerFactor = 0.85;
@@ -38,7 +41,8 @@ public static class Nameplate
     /// <summary>What there is to say where the plate does not, or null.</summary>
     public static Finding? Estimated(CircuitNeed need) => !need.Estimated ? null
         : Finding.Of(FindingCode.UnitPlateEstimated, Severity.Note,
-            $"Where the plate is gone: a circuit of at least {need.McaA:Current}{(need.MocpA is { } mocp ? Phrase.Of($" on at most {mocp:Current}") : Phrase.Empty)}. Estimated; the plate wins.");
+            $"Where the plate is gone: a circuit of at least "
+                + $"{need.McaA:Current}{(need.MocpA is { } mocp ? Phrase.Of($" on at most {mocp:Current}") : Phrase.Empty)}. Estimated; the plate wins.");
 }
 
 /// <summary>Inputs of <see cref="NameplateCalculators.Of"/>.</summary>
@@ -51,19 +55,25 @@ public sealed record NameplateInput : DesignPart
 public static class NameplateCalculators
 {
     /// <summary>Running current, MCA and MOCP.</summary>
-    [Calculator("nameplate-estimate", "Running current and circuit", "What it draws, and the wire and breaker to look for where the plate is gone", CitationIds = [nameof(Citations.Nec440), nameof(Citations.InverterCurve)])]
+    [Calculator("nameplate-estimate", "Running current and circuit", "What it draws, and the wire and breaker to look for where the plate is gone",
+        CitationIds = [nameof(Citations.Nec440), nameof(Citations.InverterCurve)])]
     public static CalculationResult Of(NameplateInput i)
     {
         var unit = UnitCatalogue.Find(i.Unit) ?? throw new InputException(InputError.NoChoice("unit", i.Unit, UnitCatalogue.All.Select(u => u.Id)));
         var need = Nameplate.Of(unit);
         var result = new ResultBuilder()
-            .Step("I", "Running current", "P/(V·pf)", $"{unit.RatedPowerW}/({unit.SupplyVoltageV} × {(unit.IsDc ? 1 : unit.PowerFactorRun)})", need.RunA, Current, Citations.Arithmetic)
-            .Step("S", "Apparent power", "P/pf", $"{unit.RatedPowerW}/{(unit.IsDc ? 1 : unit.PowerFactorRun)}", need.RunA * unit.SupplyVoltageV, ApparentPower, Citations.Arithmetic);
+            .Step("I", "Running current", "P/(V·pf)", $"{unit.RatedPowerW}/({unit.SupplyVoltageV} × {(unit.IsDc ? 1 : unit.PowerFactorRun)})", need.RunA,
+                Current, Citations.Arithmetic)
+            .Step("S", "Apparent power", "P/pf", $"{unit.RatedPowerW}/{(unit.IsDc ? 1 : unit.PowerFactorRun)}", need.RunA * unit.SupplyVoltageV, ApparentPower,
+                Citations.Arithmetic);
         if (!unit.SingleSpeed)
             result.Step("I_max", "At its highest capacity", "P(x_max)/(V·pf)", $"x {unit.MaxShare:0.###}", need.MostA, Current, Citations.InverterCurve);
-        result.Step("MCA", "Minimum circuit ampacity", unit.SingleSpeed ? "1.25·RLA + I_fan" : "1.25·I_max", unit.SingleSpeed ? $"1.25 × {unit.RlaA} + {unit.FanPowerW}/(0.85 × {unit.SupplyVoltageV})" : (FormattableString)$"1.25 × {need.MostA:0.###}", need.McaA, Current, Citations.Nec440);
+        result.Step("MCA", "Minimum circuit ampacity", unit.SingleSpeed ? "1.25·RLA + I_fan" : "1.25·I_max",
+            unit.SingleSpeed ? $"1.25 × {unit.RlaA} + {unit.FanPowerW}/(0.85 × {unit.SupplyVoltageV})" : (FormattableString)$"1.25 × {need.MostA:0.###}",
+            need.McaA, Current, Citations.Nec440);
         if (need.MocpA is { } mocp)
-            result.Step("MOCP", "Largest breaker or fuse", unit.SingleSpeed ? "standard size at most 1.75·RLA + I_fan" : "next standard size above MCA", $"MCA {need.McaA:0.##} A", mocp, Current, Citations.Nec440);
+            result.Step("MOCP", "Largest breaker or fuse", unit.SingleSpeed ? "standard size at most 1.75·RLA + I_fan" : "next standard size above MCA",
+                $"MCA {need.McaA:0.##} A", mocp, Current, Citations.Nec440);
         return result.Judge(Nameplate.Estimated(need with { Estimated = true })).Done();
     }
 }

@@ -4,11 +4,14 @@ using Vanto.Core.Physics;
 namespace Vanto.Core.Unit;
 
 /// <summary>Capacity and power at full speed under given conditions, with the limits the model held.</summary>
-public readonly record struct FullLoadPoint(double CapacityW, double PowerW, double CapacityFactor, double InputRatioFactor, bool DryCoilHeld, bool LowAmbientHeld, bool HumidHeld)
+public readonly record struct FullLoadPoint(double CapacityW, double PowerW, double CapacityFactor, double InputRatioFactor, bool DryCoilHeld,
+    bool LowAmbientHeld, bool HumidHeld)
 {
     /// <summary>Less cooling for the same power: thin air, a dirty filter.</summary>
     public FullLoadPoint Times(double factor) =>
-        factor == 1 ? this : this with { CapacityW = CapacityW * factor, CapacityFactor = CapacityFactor * factor, InputRatioFactor = InputRatioFactor / factor };
+        factor == 1
+            ? this
+            : this with { CapacityW = CapacityW * factor, CapacityFactor = CapacityFactor * factor, InputRatioFactor = InputRatioFactor / factor };
 }
 
 /// <summary>How the unit is running.</summary>
@@ -67,7 +70,8 @@ public static class Performance
         }
         var capacityFactor = At(capacity, w, d) / At(capacity, RatedWetBulbC, RatedOutdoorC);
         var inputFactor = At(input, w, d) / At(input, RatedWetBulbC, RatedOutdoorC);
-        return new FullLoadPoint(unit.RatedCapacityW * capacityFactor, unit.RatedPowerW * capacityFactor * inputFactor, capacityFactor, inputFactor, dry, lowAmbient, humid);
+        return new FullLoadPoint(unit.RatedCapacityW * capacityFactor, unit.RatedPowerW * capacityFactor * inputFactor, capacityFactor, inputFactor, dry,
+            lowAmbient, humid);
     }
 
     /// <summary>The most a unit draws, W: at full or its highest speed, with air of the rating point inside.</summary>
@@ -103,7 +107,8 @@ public static class Performance
         }
         if (share < unit.MinShare)
         {
-            var cycled = Cycle(unit, share / unit.MinShare, unit.MinShare * steadyCapacity, PowerAt(unit.MinShare), idle, RunMode.CyclingAtMin, RunMode.Modulating);
+            var cycled =
+                Cycle(unit, share / unit.MinShare, unit.MinShare * steadyCapacity, PowerAt(unit.MinShare), idle, RunMode.CyclingAtMin, RunMode.Modulating);
             return cycled with { Share = share, CapacityW = share * steadyCapacity };
         }
         return new OperatingResult(mode, share, 1, share * steadyCapacity, PowerAt(share));

@@ -15,7 +15,8 @@ public static class PullDowns
     public static PullDownResult FromSoak(HeatSoak soak, SpaceDescription space, int fromHour, double nominalW)
     {
         var pressure = space.Weather.PressurePa;
-        return soak.PullDown(fromHour, (outdoor, wet) => Capacity.Derated(nominalW, outdoor, wet, pressure), FlowPerWatt * nominalW, (air, ratio, cooling, flow) =>
+        return soak.PullDown(fromHour, (outdoor, wet) => Capacity.Derated(nominalW, outdoor, wet, pressure), FlowPerWatt * nominalW,
+            (air, ratio, cooling, flow) =>
         {
             var split = Capacity.Coil(air, ratio, cooling, flow, pressure);
             return (split.SensibleW, split.LatentW);

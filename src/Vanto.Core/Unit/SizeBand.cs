@@ -32,7 +32,7 @@ public static class SizeBand
     {
         < FarTooSmall => (Severity.Stop, Phrase.Of($"far too small: {ratio:Fraction} of what is needed")),
         < Begins => (Severity.Caution, Phrase.Of($"short in the hottest hours: {ratio:Fraction} of what is needed")),
-        _ when ratio <= Ends(modulating) => (null, Phrase.Of($"fits the band: {ratio:Fraction} of what is needed")),
+        _ when ratio <= Ends(modulating) => (null, Phrase.Of($"within its band: {ratio:Fraction} of what is needed")),
         _ when !modulating => (Severity.Caution, Phrase.Of($"too large: {ratio:Fraction} of what is needed, cycles and leaves the air damp")),
         _ when lowestW <= TurnDownShare * meanLoadW => (Severity.Note, Phrase.Of($"large, but turns down to {lowestW:Power}")),
         _ => (Severity.Caution, Phrase.Of($"too large: cannot turn down below {lowestW:Power}")),
@@ -55,7 +55,9 @@ public static class SizeBand
     /// <param name="massC">Contents when it is reached.</param>
     public static Finding? PullDown(double startC, double? minutes, double massC) => minutes is <= LongPullDownMinutes ? null
         : Findings.Finding.Of(FindingCode.CapPullDown, minutes is null ? Severity.Stop : Severity.Caution, minutes is { } late
-            ? Phrase.Of($"From {startC:Temperature} it takes {late / 60:Hours} to the set-point, and the contents still stand at {massC:Temperature}. Start it before you come.")
+            ? Phrase.Of(
+                $"From {startC:Temperature} it takes {late / 60:Hours} to the set-point, and the contents still stand at {massC:Temperature}. Start it "
+                    + $"before you come.")
             : Phrase.Of($"Closed up at {startC:Temperature} it does not come down to the set-point in six hours."));
 
     /// <summary>Relative humidity at which a room is damp, and at which it is near it, %; common practice.</summary>

@@ -52,20 +52,24 @@ public sealed record PartLoadInput : DesignPart
 public static class SizingCalculators
 {
     /// <summary>Humidity that the room settles at.</summary>
-    [Calculator("equilibrium-humidity", "How damp the room stays", "Where humidity settles while a unit holds the temperature.", CitationIds = [nameof(Citations.Coil), nameof(Citations.Derate)])]
+    [Calculator("equilibrium-humidity", "How damp the room stays", "Where humidity settles while a unit holds the temperature.",
+        CitationIds = [nameof(Citations.Coil), nameof(Citations.Derate)])]
     public static CalculationResult Humidity(EquilibriumHumidityInput i)
     {
-        var room = new RoomHour(i.SensibleW, i.LatentW, i.ExchangeKgS, MoistAir.RatioFromRh(i.OutdoorC, i.OutdoorRhPct, Atmosphere.Pressure(i.ElevationM)), i.OutdoorC, i.RoomC, Atmosphere.Pressure(i.ElevationM));
+        var room = new RoomHour(i.SensibleW, i.LatentW, i.ExchangeKgS, MoistAir.RatioFromRh(i.OutdoorC, i.OutdoorRhPct, Atmosphere.Pressure(i.ElevationM)),
+            i.OutdoorC, i.RoomC, Atmosphere.Pressure(i.ElevationM));
         var settled = i.Modulating ? Capacity.SettledModulating(i.NominalW, i.MinShare, room) : Capacity.SettledSingleSpeed(i.NominalW, room, i.FanRunsOn);
         return new ResultBuilder()
-            .Step("RH", "The room settles at", "coil latent·run = L + ṁ·h_fg·(W_o − W), bisected", $"L {i.LatentW} W", settled.RelativeHumidityPct, Percent, Citations.Coil)
+            .Step("RH", "The room settles at", "coil latent·run = L + ṁ·h_fg·(W_o − W), bisected", $"L {i.LatentW} W", settled.RelativeHumidityPct, Percent,
+                Citations.Coil)
             .Step("x", "It runs", "S/sensible of the coil", $"S {i.SensibleW} W", settled.RunFraction, Fraction, Citations.Coil)
             .Number("SHR", "Sensible share of its coil", settled.SensibleShare, Fraction)
             .Judge(SizeBand.Damp("The room", settled.RelativeHumidityPct)).Done();
     }
 
     /// <summary>Time to the set-point.</summary>
-    [Calculator("pull-down", "From soaked to cool", "How long a unit takes from a closed-up, sun-soaked box to the set-point.", CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Coil)])]
+    [Calculator("pull-down", "From soaked to cool", "How long a unit takes from a closed-up, sun-soaked box to the set-point.",
+        CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.Coil)])]
     public static CalculationResult PullDown(PullDownInput i)
     {
         var space = i.Space();
@@ -73,13 +77,15 @@ public static class SizingCalculators
         return new ResultBuilder()
             .Step("T_0", "Begins at", "closed up, nobody in", $"hour {i.Hour}", result.StartC, Temperature, Citations.HeatBalance)
             .Words("t", "Set-point reached after", result.Minutes is { } m ? FormattableString.Invariant($"{m:0} min") : "not in six hours")
-            .Step("T_m", "Contents then stand at", "60 s steps, capacity derated each step", $"{i.NominalW} W nominal", result.MassC, Temperature, Citations.HeatBalance)
+            .Step("T_m", "Contents then stand at", "60 s steps, capacity derated each step", $"{i.NominalW} W nominal", result.MassC, Temperature,
+                Citations.HeatBalance)
             .Number("RH", "Humidity then", result.RelativeHumidityPct, Percent)
             .Judge(SizeBand.PullDown(result.StartC, result.Minutes, result.MassC)).Done();
     }
 
     /// <summary>Whether a size fits its band.</summary>
-    [Calculator("capacity-advice", "Is the size right", "The nominal capacity against what is needed, by kind of unit.", CitationIds = [nameof(Citations.CapacityBand)])]
+    [Calculator("capacity-advice", "Is the size right", "The nominal capacity against what is needed, by kind of unit.",
+        CitationIds = [nameof(Citations.CapacityBand)])]
     public static CalculationResult Advice(CapacityAdviceInput i)
     {
         var ratio = i.NominalW / i.RequiredW;
@@ -87,17 +93,20 @@ public static class SizingCalculators
         var next = Capacity.NominalSizesW.FirstOrDefault(s => s >= SizeBand.Begins * i.RequiredW, Capacity.NominalSizesW[^1]);
         return new ResultBuilder()
             .Step("r", "Rated against needed", "Q_nom/Q_needed", $"{i.NominalW}/{i.RequiredW}", ratio, Fraction, Citations.CapacityBand)
-            .Step("band", "Band ends at", "0.90 to 1.15 single-speed, to 1.30 modulating", $"{(i.Modulating ? "modulating" : "single-speed")}", SizeBand.Ends(i.Modulating), Fraction, Citations.CapacityBand)
+            .Step("band", "Band ends at", "0.90 to 1.15 single-speed, to 1.30 modulating", $"{(i.Modulating ? "modulating" : "single-speed")}",
+                SizeBand.Ends(i.Modulating), Fraction, Citations.CapacityBand)
             .Number("Q_next", "Smallest nominal size that fits", next, Power)
             .Judge(SizeBand.Finding("It", ratio, level, words)).Done();
     }
 
     /// <summary>Below the lowest steady capacity.</summary>
-    [Calculator("part-load-hours", "Cycling below the minimum", "How often a unit starts, how long it stays on and what it wastes below its lowest steady cooling.", CitationIds = [nameof(Citations.RatingPoint)])]
+    [Calculator("part-load-hours", "Cycling below the minimum",
+        "How often a unit starts, how long it stays on and what it wastes below its lowest steady cooling.", CitationIds = [nameof(Citations.RatingPoint)])]
     public static CalculationResult PartLoad(PartLoadInput i)
     {
         if (i.LoadW >= i.LowestW)
-            throw new InputException("loadW", Phrase.Of($"{i.LoadW:Power}"), Phrase.Of($"loadW: at {i.LoadW:Power} the unit runs steadily; cycling begins below lowestW ({i.LowestW:Power})"));
+            throw new InputException("loadW", Phrase.Of($"{i.LoadW:Power}"),
+                Phrase.Of($"loadW: at {i.LoadW:Power} the unit runs steadily; cycling begins below lowestW ({i.LowestW:Power})"));
         var (cycles, on, factor) = PartLoadHours.Cycling(i.LoadW, i.LowestW, i.CyclingDegradation);
         return new ResultBuilder()
             .Step("N", "Starts an hour", "12·X·(1 − X), X = q/Q_min", $"X {i.LoadW / i.LowestW:0.###}", cycles, QuantityKind.Number, Citations.RatingPoint)

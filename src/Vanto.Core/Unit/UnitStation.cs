@@ -16,8 +16,10 @@ public sealed record UnitDesign : DesignPart
 {
     [Ask("Unit", Options = "units")] public string Chosen { get; init; } = "RT-11-115";
     [Ask("School")] public SizingSchool School { get; init; } = SizingSchool.JustEnough;
-    [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by", Help = "3 K on a hot roof, 5 K behind a closed grille")] public double InletRiseK { get; init; } = 3;
-    [Field(QuantityKind.Fraction, 0.3, 1, Label = "Air flow through its filter", Help = "clean 100 %, dirty 85 %, clogged 60 %")] public double AirFlowShare { get; init; } = 1;
+    [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by", Help = "3 K on a hot roof, 5 K behind a closed grille")]
+    public double InletRiseK { get; init; } = 3;
+    [Field(QuantityKind.Fraction, 0.3, 1, Label = "Air flow through its filter", Help = "clean 100 %, dirty 85 %, clogged 60 %")]
+    public double AirFlowShare { get; init; } = 1;
     [Ask("Heads, one a zone", Most = 9)] public IReadOnlyList<HeadDesign> Heads { get; init; } = [];
     [Ask("Own units")] public IReadOnlyList<AcUnit> Own { get; init; } = [];
 }
@@ -30,29 +32,85 @@ public sealed record HeadDesign : DesignPart
 }
 
 /// <summary>What the chosen unit makes of the closed-up, sun-soaked rig, from the peak hour on.</summary>
-public sealed record PullDownView(double FromHour, double StartC, double? Minutes, double HumidityPct, double MassC, double[] AirC);
+public sealed record PullDownView(double FromHour, double StartC, double? Minutes, double HumidityPct, double MassC, double[] AirC)
+{
+    /// <summary>Minutes between two values of the air.</summary>
+    public int StepMinutes => Step;
+
+    internal const int Step = 5;
+
+    /// <summary>Minutes after which a set-point that is not reached is waited for no longer.</summary>
+    public int LimitMinutes => HeatSoak.LimitMinutes;
+}
 
 /// <summary>A size as a school would choose it, with what it costs.</summary>
-public sealed record SchoolSize(SizingSchool School, string Id, double RatedCapacityW, double LowestW, double Ratio, int HoursBelowMin, double EveningRhPct, double? PullDownMinutes, double StartA, double MassKg);
+public sealed record SchoolSize
+{
+    public required SizingSchool School { get; init; }
+    public required string Id { get; init; }
+    public required double RatedCapacityW { get; init; }
+    public required double LowestW { get; init; }
+    public required double Ratio { get; init; }
+    public required int HoursBelowMin { get; init; }
+    public required double EveningRhPct { get; init; }
+    public required double? PullDownMinutes { get; init; }
+    public required double StartA { get; init; }
+    public required double MassKg { get; init; }
+}
 
 /// <summary>Heating in the coldest night.</summary>
 public sealed record HeatingView(bool Heats, double NeededW, double CapacityW, BalanceKind? Balance, double? BalanceC);
 
 /// <summary>One candidate at this design day.</summary>
-/// <param name="Ratio">Rated capacity against the capacity needed.</param>
-/// <param name="HoursBelowMin">Cooling hours of the design day below its lowest steady capacity.</param>
-/// <param name="EveningRhPct">Room humidity it settles at in the mild evening.</param>
-public sealed record Candidate(
-    string Id, AcKind Kind, double SupplyVoltageV, bool IsDc, double RatedCapacityW, double CapacityW, double PowerW, double LowestW, double StartA, double RunA, double MassKg,
-    double Ratio, int HoursBelowMin, double EveningRhPct, Severity? Level, Phrase Words, double? NoiseInDb, double? NoiseOutDb)
+public sealed record Candidate
 {
+    public required string Id { get; init; }
+
+    public required AcKind Kind { get; init; }
+
+    public required double SupplyVoltageV { get; init; }
+
+    public required bool IsDc { get; init; }
+
+    public required double RatedCapacityW { get; init; }
+
+    public required double CapacityW { get; init; }
+
+    public required double PowerW { get; init; }
+
+    public required double LowestW { get; init; }
+
+    public required double StartA { get; init; }
+
+    public required double RunA { get; init; }
+
+    public required double MassKg { get; init; }
+
+    /// <summary>Rated capacity against the capacity needed.</summary>
+    public required double Ratio { get; init; }
+
+    /// <summary>Cooling hours of the design day below its lowest steady capacity.</summary>
+    public required int HoursBelowMin { get; init; }
+
+    /// <summary>Room humidity it settles at in the mild evening.</summary>
+    public required double EveningRhPct { get; init; }
+
+    public required Severity? Level { get; init; }
+
+    public required Phrase Words { get; init; }
+
+    public required double? NoiseInDb { get; init; }
+
+    public required double? NoiseOutDb { get; init; }
+
     /// <summary>True where its size is right for this load.</summary>
     internal bool Fits => Level is null or Severity.Note;
 }
 
 /// <summary>Result of the Unit station.</summary>
 public sealed record UnitAssessment(
-    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<Candidate> Candidates, double RequiredW, double PeakW, string Chosen, AcUnit Unit) : IStationResult
+    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<Candidate> Candidates, double RequiredW, double PeakW,
+    string Chosen, AcUnit Unit) : IStationResult
 {
     /// <summary>Capacity of the chosen unit at the design heat, W.</summary>
     public double CapacityW { get; init; }
@@ -83,14 +141,34 @@ public sealed class UnitStation : Station<UnitAssessment>
     public override IEnumerable<LedgerEntry> Ledger(StationInputs job)
     {
         var (load, own, unit) = (job.Result<LoadAssessment>(), job.Result<UnitAssessment>(), job.Result<UnitAssessment>().Unit);
-        yield return LoadStation.HeatEntry(load) with { Limit = Phrase.Of($"unit gives {own.CapacityW:Power}"), Share = LedgerEntry.Gauge(load.PeakW, own.CapacityW) };
-        yield return new LedgerEntry("unit", Name, new Measure(own.CapacityW, QuantityKind.Power),
-            unit.SingleSpeed ? Phrase.Of($"one speed") : Phrase.Of($"turns to {unit.MinCapacityW:Power}"),
-            Phrase.Of($"{unit.RatedCapacityW / own.RequiredW:Fraction} of what is needed"),
-            LedgerEntry.Gauge(unit.RatedCapacityW, own.RequiredW), LedgerEntry.GaugeMark, null, own.Verdict.State);
-        yield return new LedgerEntry("weight", Name, new Measure(WeightKg(job.Design<SurveyDesign>().Sources, unit), QuantityKind.Mass),
-            Phrase.Of($"added"), Phrase.Of($"unit, bank, modules"), null, null, false, StationState.Passed)
+        yield return LoadStation.HeatEntry(load) with
         {
+            Limit = Phrase.Of($"unit gives {own.CapacityW:Power}"),
+            Share = LedgerEntry.Gauge(load.PeakW, own.CapacityW)
+        };
+        yield return new LedgerEntry
+        {
+            Id = "unit",
+            Station = Name,
+            Value = new Measure(own.CapacityW, QuantityKind.Power),
+            Note = unit.SingleSpeed ? Phrase.Of($"one speed") : Phrase.Of($"turns to {unit.MinCapacityW:Power}"),
+            Limit = Phrase.Of($"{unit.RatedCapacityW / own.RequiredW:Fraction} of what is needed"),
+            Share = LedgerEntry.Gauge(unit.RatedCapacityW, own.RequiredW),
+            Mark = LedgerEntry.GaugeMark,
+            MoreIsBetter = null,
+            State = own.Verdict.State,
+        };
+        yield return new LedgerEntry
+        {
+            Id = "weight",
+            Station = Name,
+            Value = new Measure(WeightKg(job.Design<SurveyDesign>().Sources, unit), QuantityKind.Mass),
+            Note = Phrase.Of($"added"),
+            Limit = Phrase.Of($"unit, bank, modules"),
+            Share = null,
+            Mark = null,
+            MoreIsBetter = false,
+            State = StationState.Passed,
             Sum = true,
         };
     }
@@ -113,7 +191,8 @@ public sealed class UnitStation : Station<UnitAssessment>
     public static UnitAssessment Assess(UnitDesign design, LoadAssessment load)
     {
         var units = UnitCatalogue.All.Concat(design.Own).ToList();
-        var chosen = units.FirstOrDefault(u => u.Id == design.Chosen) ?? throw new InputException(InputError.NoChoice("unit.chosen", design.Chosen, units.Select(u => u.Id)));
+        var chosen = units.FirstOrDefault(u => u.Id == design.Chosen)
+            ?? throw new InputException(InputError.NoChoice("unit.chosen", design.Chosen, units.Select(u => u.Id)));
         foreach (var own in design.Own)
             OwnUnits.Check(own);
         var peak = Room(load, load.PeakHour);
@@ -124,7 +203,9 @@ public sealed class UnitStation : Station<UnitAssessment>
         var pull = PullDown(chosen.RatedCapacityW * FlowFactor(design), load);
         var heating = Heating(chosen, load);
         var findings = Findings(chosen, own1, candidates, load, design).Concat(SpaceFindings.Of(chosen, design, load, own1.CapacityW, pull, heating)).ToList();
-        return new UnitAssessment(Say(own1, required, findings), findings, Figures(chosen, own1, load, design, required, room, pull, heating), candidates, required, load.PeakW, chosen.Id, chosen)
+        return new UnitAssessment(Say(own1, required, findings), Finding.Ranked(findings),
+            Figures(chosen, own1, load, design, required, room, pull, heating), candidates,
+            required, load.PeakW, chosen.Id, chosen)
         {
             CapacityW = own1.CapacityW,
             PullDown = pull,
@@ -138,7 +219,8 @@ public sealed class UnitStation : Station<UnitAssessment>
     private static PullDownView PullDown(double nominalW, LoadAssessment load)
     {
         var result = PullDowns.FromSoak(load.Soaked, load.Space, load.PeakHour, nominalW);
-        return new PullDownView(load.PeakHour, result.StartC, result.Minutes, result.RelativeHumidityPct, result.MassC, [.. result.AirByMinuteC.Where((_, i) => i % 5 == 4).Select(t => Math.Round(t, 2))]);
+        return new PullDownView(load.PeakHour, result.StartC, result.Minutes, result.RelativeHumidityPct, result.MassC,
+            [.. result.AirByMinuteC.Where((_, i) => (i + 1) % PullDownView.Step == 0).Select(t => Math.Round(t, 2))]);
     }
 
     private static HeatingView Heating(AcUnit unit, LoadAssessment load)
@@ -158,7 +240,19 @@ public sealed class UnitStation : Station<UnitAssessment>
         var like = candidates.Where(c => c.SupplyVoltageV == chosen.SupplyVoltageV || c.Kind == chosen.Kind).OrderBy(c => c.RatedCapacityW).ToList();
         SchoolSize? Of(SizingSchool school, double ratio) =>
             like.FirstOrDefault(c => c.Ratio >= ratio && (school == SizingSchool.JustEnough || !units.First(u => u.Id == c.Id).SingleSpeed)) is { } c
-                ? new SchoolSize(school, c.Id, c.RatedCapacityW, c.LowestW, c.Ratio, c.HoursBelowMin, c.EveningRhPct, PullDown(c.RatedCapacityW, load).Minutes, c.StartA, c.MassKg)
+                ? new SchoolSize
+                {
+                    School = school,
+                    Id = c.Id,
+                    RatedCapacityW = c.RatedCapacityW,
+                    LowestW = c.LowestW,
+                    Ratio = c.Ratio,
+                    HoursBelowMin = c.HoursBelowMin,
+                    EveningRhPct = c.EveningRhPct,
+                    PullDownMinutes = PullDown(c.RatedCapacityW, load).Minutes,
+                    StartA = c.StartA,
+                    MassKg = c.MassKg,
+                }
                 : null;
         return [.. new[] { Of(SizingSchool.JustEnough, SizeBand.Begins), Of(SizingSchool.OversizedOnPurpose, 1.5) }.OfType<SchoolSize>()];
     }
@@ -193,38 +287,71 @@ public sealed class UnitStation : Station<UnitAssessment>
             : Capacity.SettledModulating(unit.RatedCapacityW, unit.MinShare, evening).RelativeHumidityPct;
         var runA = unit.RatedPowerW / (unit.SupplyVoltageV * unit.PowerFactorRun);
         var (level, words) = SizeBand.Judge(ratio, !unit.SingleSpeed, lowest, load.TotalW.Where(w => w > 0).DefaultIfEmpty(0).Average());
-        return new Candidate(unit.Id, unit.Kind, unit.SupplyVoltageV, unit.IsDc, unit.RatedCapacityW, most, power, lowest, unit.SingleSpeed ? unit.LockedRotorA : runA, runA, unit.MassKg, ratio, below, humidity, level, words, unit.NoiseInDb, unit.NoiseOutDb);
+        return new Candidate
+        {
+            Id = unit.Id,
+            Kind = unit.Kind,
+            SupplyVoltageV = unit.SupplyVoltageV,
+            IsDc = unit.IsDc,
+            RatedCapacityW = unit.RatedCapacityW,
+            CapacityW = most,
+            PowerW = power,
+            LowestW = lowest,
+            StartA = unit.SingleSpeed ? unit.LockedRotorA : runA,
+            RunA = runA,
+            MassKg = unit.MassKg,
+            Ratio = ratio,
+            HoursBelowMin = below,
+            EveningRhPct = humidity,
+            Level = level,
+            Words = words,
+            NoiseInDb = unit.NoiseInDb,
+            NoiseOutDb = unit.NoiseOutDb,
+        };
     }
 
     private static Verdict Say(Candidate chosen, double required, List<Finding> findings) => new(
         Verdict.Worst(findings),
-        Phrase.Of($"{chosen.Id} {chosen.Words}."),
-        Phrase.Of($"{required:Power} nominal is needed; at the design heat it gives {chosen.CapacityW:Power} for {chosen.PowerW:ElectricPower} and settles at {chosen.EveningRhPct:Percent} humidity in the evening."));
+        Phrase.Of($"{chosen.Id} is {chosen.Words}."),
+        Phrase.Of($"{required:Power} nominal is needed; at the design heat it gives {chosen.CapacityW:Power} for {chosen.PowerW:ElectricPower} and settles "
+            + $"at {chosen.EveningRhPct:Percent} humidity in the evening."));
 
-    /// <summary>Another unit that clears a finding: of the same kind where there is one, else any on the same volts, but nothing else for one that may run on the sun alone; the nearest to what is needed. Empty where none does.</summary>
+    /// <summary>
+    /// Another unit that clears a finding: of the same kind where there is one, else any on the same volts, but nothing else for one that may run on
+    /// the sun alone; the nearest to what is needed. Empty where none does.
+    /// </summary>
     private static Remedy[] Better(UnitDesign design, AcUnit unit, List<Candidate> candidates, Func<Candidate, bool> clears) =>
-        [.. candidates.Where(c => c.Id != unit.Id && c.IsDc == unit.IsDc && Math.Abs(c.SupplyVoltageV / unit.SupplyVoltageV - 1) <= SameVolts && (c.Kind == unit.Kind || unit.Kind != AcKind.PvAssistedSplit) && clears(c))
+        [.. candidates.Where(c => c.Id != unit.Id && c.IsDc == unit.IsDc && Math.Abs(c.SupplyVoltageV / unit.SupplyVoltageV - 1) <= SameVolts
+            && (c.Kind == unit.Kind || unit.Kind != AcKind.PvAssistedSplit) && clears(c))
             .OrderBy(c => c.Kind == unit.Kind ? 0 : 1).ThenBy(c => Math.Abs(c.Ratio - 1)).Take(1)
-            .Select(c => new Remedy(Phrase.Of($"{c.Id}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"), DesignEdit.Of(design, d => d with { Chosen = c.Id })))];
+            .Select(c => new Remedy(Phrase.Of($"{c.Id}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"),
+                DesignEdit.Of(design, d => d with { Chosen = c.Id })))];
 
     private static bool Oversized(Candidate c, bool singleSpeed) => c.Ratio > SizeBand.Ends(!singleSpeed);
 
     private static IEnumerable<Finding> Findings(AcUnit unit, Candidate chosen, List<Candidate> candidates, LoadAssessment load, UnitDesign design)
     {
         var oversized = Oversized(chosen, unit.SingleSpeed);
-        var weight = oversized && chosen.Level is not null && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed ? Severity.Note : chosen.Level;
+        var weight =
+            oversized && chosen.Level is not null && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed ? Severity.Note : chosen.Level;
         if (SizeBand.Finding(unit.Id, chosen.Ratio, weight, chosen.Words) is { } size)
             yield return size with { Remedies = Better(design, unit, candidates, c => c.Fits) };
         var rule = Capacity.AreaRuleW(load.Space.FloorM2);
         var skin = load.Space.Faces.Sum(f => f.AreaM2) + load.Space.Windows.Sum(w => w.AreaM2);
         if (load.PeakW / rule is > 1.4 or < 0.7)
-            yield return Finding.Of(FindingCode.CapAreaRule, Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is {load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has {skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
+            yield return Finding.Of(FindingCode.CapAreaRule, Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is "
+                + $"{load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has "
+                    + $"{skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
         if (chosen.HoursBelowMin > 0 && oversized)
-            yield return Finding.Of(FindingCode.UnitTurnDown, Severity.Caution, Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."), Better(design, unit, candidates, c => c.Fits && c.HoursBelowMin == 0));
+            yield return Finding.Of(FindingCode.UnitTurnDown, Severity.Caution,
+                Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."),
+                Better(design, unit, candidates, c => c.Fits && c.HoursBelowMin == 0));
         if (load.Day.SensibleW[MildEveningHour] < QuietEveningShare * load.PeakSensibleW)
-            yield return Finding.Of(FindingCode.AirQuietEvening, Severity.Note, $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
+            yield return Finding.Of(FindingCode.AirQuietEvening, Severity.Note,
+                $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
         else if (SizeBand.Damp("In the mild evening the room", chosen.EveningRhPct) is { } damp)
-            yield return damp.Level == Severity.Note ? damp : damp with { Remedies = Better(design, unit, candidates, c => c.Fits && c.EveningRhPct <= SizeBand.DampPct) };
+            yield return damp.Level
+                == Severity.Note ? damp : damp with { Remedies = Better(design, unit, candidates, c => c.Fits && c.EveningRhPct <= SizeBand.DampPct) };
         if (Nameplate.Estimated(Nameplate.Of(unit)) is { } plate)
             yield return plate;
         var air = load.OutdoorC.Max() + design.InletRiseK;
@@ -232,7 +359,8 @@ public sealed class UnitStation : Station<UnitAssessment>
             yield return hot;
     }
 
-    private static List<Figure> Figures(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required, RoomHumidity room, PullDownView pull, HeatingView heating)
+    private static List<Figure> Figures(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required, RoomHumidity room,
+        PullDownView pull, HeatingView heating)
     {
         var outdoor = load.OutdoorC[load.PeakHour];
         var wet = WetBulb(load);
@@ -244,22 +372,31 @@ public sealed class UnitStation : Station<UnitAssessment>
                 .Given("q_s", "sensible load in the peak hour", load.PeakSensibleW, "W", Citations.HeatBalance)
                 .Given("RH", "room settles at", room.RelativeHumidityPct, "%", Citations.Coil)
                 .Given("SHR", "coil's sensible share there", room.SensibleShare, "", Citations.Coil)
-                .Step("f_out", "1 − 0.010·(t_o − 35) above 35 °C, 1 − 0.006·(t_o − 35) below", $"t_o {outdoor:0.#} °C", Capacity.OutdoorFactor(outdoor), "", Citations.Derate)
-                .Step("Q_nom", "smallest whose sensible cooling carries q_s", $"{load.PeakSensibleW:0}/({room.SensibleShare:0.###} × derate)", required, "W", Citations.Derate).Done()),
+                .Step("f_out", "1 − 0.010·(t_o − 35) above 35 °C, 1 − 0.006·(t_o − 35) below", $"t_o {outdoor:0.#} °C", Capacity.OutdoorFactor(outdoor), "",
+                    Citations.Derate)
+                .Step("Q_nom", "smallest whose sensible cooling carries q_s", $"{load.PeakSensibleW:0}/({room.SensibleShare:0.###} × derate)", required, "W",
+                    Citations.Derate).Done()),
             new Figure("It gives at the design heat", chosen.CapacityW, QuantityKind.Power, Working.Start()
                 .Given("Q_rated", "rated cooling", unit.RatedCapacityW, "W", Citations.RatingPoint)
-                .Step("CapFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.CapacityFactor, "", curve)
-                .Step("f", "(0.8 + 0.2a)·(1 − 0.25·(1 − p/101325))", $"air flow {design.AirFlowShare:0%}, p {load.Space.Weather.PressurePa:0} Pa", Capacity.PlaceFactor(load.Space.Weather.PressurePa, design.AirFlowShare), "", Citations.Derate)
-                .Step("Q", unit.SingleSpeed ? "Q_rated·CapFT·f" : "Q_rated·CapFT·x_max·f", $"{unit.RatedCapacityW} × {full.CapacityFactor:0.####} × {unit.MaxShare:0.###} × f", chosen.CapacityW, "W", curve).Done()),
+                .Step("CapFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K",
+                    full.CapacityFactor, "", curve)
+                .Step("f", "(0.8 + 0.2a)·(1 − 0.25·(1 − p/101325))", $"air flow {design.AirFlowShare:0%}, p {load.Space.Weather.PressurePa:0} Pa",
+                    Capacity.PlaceFactor(load.Space.Weather.PressurePa, design.AirFlowShare), "", Citations.Derate)
+                .Step("Q", unit.SingleSpeed ? "Q_rated·CapFT·f" : "Q_rated·CapFT·x_max·f",
+                    $"{unit.RatedCapacityW} × {full.CapacityFactor:0.####} × {unit.MaxShare:0.###} × f", chosen.CapacityW, "W", curve).Done()),
             new Figure("and draws", chosen.PowerW, QuantityKind.ElectricPower, Working.Start()
                 .Given("P_rated", "rated input", unit.RatedPowerW, "W", Citations.RatingPoint)
-                .Step("EirFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K", full.InputRatioFactor, "", curve)
-                .Step("P", unit.SingleSpeed ? "P_rated·CapFT·EirFT" : "P_rated·CapFT·EirFT·x·g(x)", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", chosen.PowerW, "W", curve).Done()),
-            new Figure("Rated against needed", chosen.Ratio, QuantityKind.Fraction, Working.Start().Step("r", "Q_rated/Q_nom needed", $"{unit.RatedCapacityW}/{required:0}", chosen.Ratio, "", Citations.CapacityBand).Done()),
+                .Step("EirFT", "f(wet bulb, outdoor)/f(19.44, 35)", $"wet bulb {wet:0.##} °C, outdoor {outdoor:0.#} + {design.InletRiseK} K",
+                    full.InputRatioFactor, "", curve)
+                .Step("P", unit.SingleSpeed ? "P_rated·CapFT·EirFT" : "P_rated·CapFT·EirFT·x·g(x)",
+                    $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", chosen.PowerW, "W", curve).Done()),
+            new Figure("Rated against needed", chosen.Ratio, QuantityKind.Fraction,
+                Working.Start().Step("r", "Q_rated/Q_nom needed", $"{unit.RatedCapacityW}/{required:0}", chosen.Ratio, "", Citations.CapacityBand).Done()),
             new Figure("From soaked to set-point", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, QuantityKind.Hours, Working.Start()
                 .Given("T_0", "closed up in the sun", pull.StartC, "°C", Citations.HeatBalance)
                 .Given("T_m", "contents when the air is there", pull.MassC, "°C", Citations.HeatBalance)
-                .Step("t", "minute by minute: derated capacity, coil split, humidity; given up after 6 h", $"{unit.RatedCapacityW} W nominal", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, "h", Citations.Coil).Done()),
+                .Step("t", "minute by minute: derated capacity, coil split, humidity; given up after 6 h", $"{unit.RatedCapacityW} W nominal",
+                    (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, "h", Citations.Coil).Done()),
             .. heating.Heats
                 ? new[] { new Figure("It heats in the coldest night", heating.CapacityW, QuantityKind.Power, Working.Start()
                     .Given("Q_needed", "heating load of that night", heating.NeededW, "W", Citations.Films)
@@ -284,13 +421,17 @@ public static class OwnUnits
         }
         if (unit.Id.Length == 0 || UnitCatalogue.Find(unit.Id) is not null)
             errors.Add(InputError.Fault("unit.own.id", unit.Id, "An own unit needs a name that the catalogue does not use."));
-        Fault(unit.RatedCapacityW / unit.RatedPowerW is < 1.5 or > 8, "ratedPowerW", Phrase.Of($"{unit.RatedPowerW:ElectricPower}"), Phrase.Of($"cooling over input is {unit.RatedCapacityW / unit.RatedPowerW:Ratio}; it must be 1.5 to 8"));
+        Fault(unit.RatedCapacityW / unit.RatedPowerW is < 1.5 or > 8, "ratedPowerW", Phrase.Of($"{unit.RatedPowerW:ElectricPower}"),
+            Phrase.Of($"cooling over input is {unit.RatedCapacityW / unit.RatedPowerW:Ratio}; it must be 1.5 to 8"));
         if (unit.SingleSpeed)
-            Fault(unit.RlaA <= 0 || unit.LraA > 0 && unit.LraA < 2.5 * unit.RlaA, "lraA", Phrase.Of($"{unit.LraA:Current}"), Phrase.Of($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:Current}); got {unit.LraA:Current}"));
+            Fault(unit.RlaA <= 0 || unit.LraA > 0 && unit.LraA < 2.5 * unit.RlaA, "lraA", Phrase.Of($"{unit.LraA:Current}"),
+                Phrase.Of($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:Current}); got {unit.LraA:Current}"));
         else
         {
-            Fault(unit.MinCapacityW / unit.RatedCapacityW is < 0.20 or >= 1, "minCapacityW", Phrase.Of($"{unit.MinCapacityW:Power}"), Phrase.Of($"lowest steady cooling must be 20 to 100 % of the rated {unit.RatedCapacityW:Power}; got {unit.MinCapacityW:Power}"));
-            Fault(unit.MaxCapacityW / unit.RatedCapacityW is < 1 or > 1.40, "maxCapacityW", Phrase.Of($"{unit.MaxCapacityW:Power}"), Phrase.Of($"highest cooling must be 100 to 140 % of the rated {unit.RatedCapacityW:Power}; got {unit.MaxCapacityW:Power}"));
+            Fault(unit.MinCapacityW / unit.RatedCapacityW is < 0.20 or >= 1, "minCapacityW", Phrase.Of($"{unit.MinCapacityW:Power}"),
+                Phrase.Of($"lowest steady cooling must be 20 to 100 % of the rated {unit.RatedCapacityW:Power}; got {unit.MinCapacityW:Power}"));
+            Fault(unit.MaxCapacityW / unit.RatedCapacityW is < 1 or > 1.40, "maxCapacityW", Phrase.Of($"{unit.MaxCapacityW:Power}"),
+                Phrase.Of($"highest cooling must be 100 to 140 % of the rated {unit.RatedCapacityW:Power}; got {unit.MaxCapacityW:Power}"));
         }
         if (errors.Count > 0)
             throw new InputException(errors);

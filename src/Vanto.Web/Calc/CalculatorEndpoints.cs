@@ -8,10 +8,12 @@ using Vanto.Core.Job;
 namespace Vanto.Web.Calc;
 
 /// <summary>A calculation as the Bench shows it.</summary>
-public sealed record CalculatorView(string Name, string Title, string Purpose, string Station, IReadOnlyList<FieldInfo> Fields, IReadOnlyList<Citation> Citations, JsonElement Defaults);
+public sealed record CalculatorView(string Name, string Title, string Purpose, string Station, IReadOnlyList<FieldInfo> Fields,
+    IReadOnlyList<Citation> Citations, JsonElement Defaults);
 
 /// <summary>What a calculation takes, for the document of the API: inputs in SI, or as typed with their units.</summary>
-public sealed record CalculationCall<T>(T Inputs, IReadOnlyDictionary<string, string?>? Typed = null, Core.Quantities.UnitSystem Units = Core.Quantities.UnitSystem.Metric, bool DecimalComma = false);
+public sealed record CalculationCall<T>(T Inputs, IReadOnlyDictionary<string, string?>? Typed = null,
+    Core.Quantities.UnitSystem Units = Core.Quantities.UnitSystem.Metric, bool DecimalComma = false);
 
 /// <summary>Every calculation without a job.</summary>
 public static class CalculatorEndpoints
@@ -33,11 +35,13 @@ public static class CalculatorEndpoints
     private static CalculatorView View(CalculatorInfo info)
     {
         var fresh = Activator.CreateInstance(info.InputType)!;
-        return new CalculatorView(info.Name, info.Title, info.Purpose, info.Station, FieldCatalogue.Of(info.InputType, fresh, JobFile.Json), info.Citations, JsonSerializer.SerializeToElement(fresh, info.InputType, JobFile.Json));
+        return new CalculatorView(info.Name, info.Title, info.Purpose, info.Station, FieldCatalogue.Of(info.InputType, fresh, JobFile.Json), info.Citations,
+            JsonSerializer.SerializeToElement(fresh, info.InputType, JobFile.Json));
     }
 
     private static ProblemHttpResult Unknown(string name) => TypedResults.Problem(
-        $"There is no calculation \"{name}\"; there are {string.Join(", ", Views.Select(v => v.Name))}.", statusCode: StatusCodes.Status404NotFound, title: "No such calculation.");
+        $"There is no calculation \"{name}\"; there are {string.Join(", ", Views.Select(v => v.Name))}.", statusCode: StatusCodes.Status404NotFound,
+        title: "No such calculation.");
 
     private static Ok<CalculationResult> Run(CalculatorView view, CalculationRequest request, HttpContext http)
     {
@@ -45,7 +49,9 @@ public static class CalculatorEndpoints
         var info = CalculatorRegistry.All[view.Name];
         var inputs = (JsonObject)request.Inputs.DeepClone();
         var errors = new List<InputError>();
-        InputError NoInput(string key, string given) => InputError.Fault(key, given, $"{key} is no input of {view.Name}; its inputs are {string.Join(", ", view.Fields.Where(f => !f.Path[1..].Contains('/')).Select(f => f.Path[1..]))}.");
+        InputError NoInput(string key, string given) => InputError.Fault(key, given,
+            $"{key} is no input of {view.Name}; its inputs are "
+                + $"{string.Join(", ", view.Fields.Where(f => !f.Path[1..].Contains('/')).Select(f => f.Path[1..]))}.");
         errors.AddRange(inputs.Select(i => i.Key).Where(k => view.Fields.All(f => f.Path != "/" + k)).Select(k => NoInput(k, "")));
         foreach (var (key, text) in request.Typed ?? new Dictionary<string, string?>())
         {

@@ -10,11 +10,13 @@ namespace Vanto.Web.Calc;
 public sealed record UnitOfMeasureView(string Symbol, double Factor, double Offset, int Decimals, IReadOnlyList<string> Aliases);
 
 /// <summary>A quantity with the unit its values have in JSON, those it is shown in, and all that may be typed.</summary>
-public sealed record QuantityOfMeasureView(QuantityKind Kind, string Name, string Inside, string Metric, string Customary, IReadOnlyList<UnitOfMeasureView> Units);
+public sealed record QuantityOfMeasureView(QuantityKind Kind, string Name, string Inside, string Metric, string Customary,
+    IReadOnlyList<UnitOfMeasureView> Units);
 
 /// <summary>Everything that a field may name by its id. Generic classes of typical size; common practice.</summary>
 public sealed record CatalogueView(
-    IReadOnlyList<AcUnit> Units, IReadOnlyList<SkinPreset> Skins, IReadOnlyList<Material> Materials, IReadOnlyList<Paint> Paints, IReadOnlyList<Glazing> Glazings,
+    IReadOnlyList<AcUnit> Units, IReadOnlyList<SkinPreset> Skins, IReadOnlyList<Material> Materials, IReadOnlyList<Paint> Paints,
+    IReadOnlyList<Glazing> Glazings,
     IReadOnlyList<WindowCover> Covers, IReadOnlyList<SourceEntry> Sources);
 
 /// <summary>Units of measure and catalogues, for programs that use the API.</summary>
@@ -24,7 +26,8 @@ public static class CatalogueEndpoints
         UnitCatalogue.All, SurveyCatalogue.Skins, Materials.All, SurveyCatalogue.Paints, SurveyCatalogue.Glazings, SurveyCatalogue.Covers, SourceCatalogue.All);
 
     private static readonly IReadOnlyList<QuantityOfMeasureView> Quantities =
-        [.. QuantityTable.All.Select(q => new QuantityOfMeasureView(q.Kind, q.Name, q.InsideSymbol, q.Metric.Symbol, q.Customary.Symbol, [.. q.All.Select(u => new UnitOfMeasureView(u.Symbol, u.Factor, u.Offset, u.Decimals, u.Aliases))]))];
+        [.. QuantityTable.All.Select(q => new QuantityOfMeasureView(q.Kind, q.Name, q.InsideSymbol, q.Metric.Symbol, q.Customary.Symbol,
+            [.. q.All.Select(u => new UnitOfMeasureView(u.Symbol, u.Factor, u.Offset, u.Decimals, u.Aliases))]))];
 
     /// <summary>Maps <c>GET /api/units</c> and <c>GET /api/catalogues</c>.</summary>
     public static void MapCatalogues(this RouteGroupBuilder api)

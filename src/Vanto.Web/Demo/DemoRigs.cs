@@ -20,20 +20,90 @@ public static class DemoRigs
 {
     private const string Firm = "Brindle Lane Mobile Cooling";
 
-    private static readonly PlaceDesign SaltpanFlat = new() { Name = "Saltpan Flat", LatitudeDeg = 32.6, LongitudeDeg = -113.4, UtcOffsetH = -7, ElevationM = 410, Month = 8, Day = 14, DryBulbC = 42, NightLowC = 26, HumidityPct = 14, WindMs = 2.5, LinkeTurbidity = 4, Albedo = 0.33 };
-    private static readonly PlaceDesign PortAmbry = new() { Name = "Port Ambry", LatitudeDeg = 17.8, LongitudeDeg = -63.1, UtcOffsetH = -4, ElevationM = 0, Month = 8, Day = 21, DryBulbC = 32, NightLowC = 26, HumidityPct = 62, WindMs = 4, LinkeTurbidity = 4.5, Albedo = 0.08 };
-    private static readonly PlaceDesign UpperCorrie = new() { Name = "Upper Corrie", LatitudeDeg = 39.4, LongitudeDeg = -105.9, UtcOffsetH = -7, ElevationM = 2350, Month = 7, Day = 12, DryBulbC = 30, NightLowC = 9, HumidityPct = 22, WindMs = 2, LinkeTurbidity = 2.5, Albedo = 0.22 };
-    private static readonly PlaceDesign NettleReach = new() { Name = "Nettle Reach", LatitudeDeg = 51.9, LongitudeDeg = 1.1, UtcOffsetH = 0, ElevationM = 4, Month = 7, Day = 21, DryBulbC = 31, NightLowC = 17, HumidityPct = 42, WindMs = 3, LinkeTurbidity = 3.5, Albedo = 0.20 };
+    private static readonly PlaceDesign SaltpanFlat = new()
+    {
+        Name = "Saltpan Flat",
+        LatitudeDeg = 32.6,
+        LongitudeDeg = -113.4,
+        UtcOffsetH = -7,
+        ElevationM = 410,
+        Month = 8,
+        Day = 14,
+        DryBulbC = 42,
+        NightLowC = 26,
+        HumidityPct = 14,
+        WindMs = 2.5,
+        LinkeTurbidity = 4,
+        Albedo = 0.33
+    };
+    private static readonly PlaceDesign PortAmbry = new()
+    {
+        Name = "Port Ambry",
+        LatitudeDeg = 17.8,
+        LongitudeDeg = -63.1,
+        UtcOffsetH = -4,
+        ElevationM = 0,
+        Month = 8,
+        Day = 21,
+        DryBulbC = 32,
+        NightLowC = 26,
+        HumidityPct = 62,
+        WindMs = 4,
+        LinkeTurbidity = 4.5,
+        Albedo = 0.08
+    };
+    private static readonly PlaceDesign UpperCorrie = new()
+    {
+        Name = "Upper Corrie",
+        LatitudeDeg = 39.4,
+        LongitudeDeg = -105.9,
+        UtcOffsetH = -7,
+        ElevationM = 2350,
+        Month = 7,
+        Day = 12,
+        DryBulbC = 30,
+        NightLowC = 9,
+        HumidityPct = 22,
+        WindMs = 2,
+        LinkeTurbidity = 2.5,
+        Albedo = 0.22
+    };
+    private static readonly PlaceDesign NettleReach = new()
+    {
+        Name = "Nettle Reach",
+        LatitudeDeg = 51.9,
+        LongitudeDeg = 1.1,
+        UtcOffsetH = 0,
+        ElevationM = 4,
+        Month = 7,
+        Day = 21,
+        DryBulbC = 31,
+        NightLowC = 17,
+        HumidityPct = 42,
+        WindMs = 3,
+        LinkeTurbidity = 3.5,
+        Albedo = 0.20
+    };
 
-    private static readonly ClimateDesign SaltpanYear = Year(1, [18, 21, 25, 29, 35, 40, 42, 41, 37, 31, 23, 18], [5, 7, 10, 14, 19, 24, 28, 27, 23, 16, 9, 5], [.62, .65, .69, .72, .74, .74, .69, .69, .71, .69, .65, .61], 24, 2.5) with { WinterC = -2 };
-    private static readonly ClimateDesign AmbryYear = Year(2, [28, 28, 28.5, 29, 30, 31, 31, 32, 31, 30.5, 29.5, 28.5], [23, 23, 23.5, 24, 25, 26, 26, 26, 26, 25.5, 25, 24], [.56, .58, .60, .60, .58, .57, .58, .57, .55, .54, .53, .53], 76, 4.5) with { WinterC = 19, WinterWaterC = 25 };
-    private static readonly ClimateDesign CorrieYear = Year(3, [1, 3, 7, 12, 17, 24, 27, 26, 22, 15, 7, 2], [-15, -13, -8, -4, 1, 5, 8, 7, 3, -3, -9, -14], [.60, .62, .62, .62, .62, .66, .63, .62, .64, .63, .60, .58], 48, 3) with { WinterC = -20 };
-    private static readonly ClimateDesign ReachYear = Year(4, [8, 8, 11, 14, 18, 21, 23, 23, 20, 16, 11, 8], [3, 2, 4, 5, 8, 11, 13, 13, 11, 8, 5, 3], [.33, .38, .42, .46, .48, .48, .47, .46, .43, .38, .33, .30], 80, 4) with { WinterC = -4 };
+    private static readonly ClimateDesign SaltpanYear = Year(1, [18, 21, 25, 29, 35, 40, 42, 41, 37, 31, 23, 18], [5, 7, 10, 14, 19, 24, 28, 27, 23, 16, 9, 5],
+        [.62, .65, .69, .72, .74, .74, .69, .69, .71, .69, .65, .61], 24, 2.5) with
+    { WinterC = -2 };
+    private static readonly ClimateDesign AmbryYear = Year(2, [28, 28, 28.5, 29, 30, 31, 31, 32, 31, 30.5, 29.5, 28.5],
+        [23, 23, 23.5, 24, 25, 26, 26, 26, 26, 25.5, 25, 24], [.56, .58, .60, .60, .58, .57, .58, .57, .55, .54, .53, .53], 76,
+        4.5) with
+    { WinterC = 19, WinterWaterC = 25 };
+    private static readonly ClimateDesign CorrieYear = Year(3, [1, 3, 7, 12, 17, 24, 27, 26, 22, 15, 7, 2], [-15, -13, -8, -4, 1, 5, 8, 7, 3, -3, -9, -14],
+        [.60, .62, .62, .62, .62, .66, .63, .62, .64, .63, .60, .58], 48, 3) with
+    { WinterC = -20 };
+    private static readonly ClimateDesign ReachYear = Year(4, [8, 8, 11, 14, 18, 21, 23, 23, 20, 16, 11, 8], [3, 2, 4, 5, 8, 11, 13, 13, 11, 8, 5, 3],
+        [.33, .38, .42, .46, .48, .48, .47, .46, .43, .38, .33, .30], 80, 4) with
+    { WinterC = -4 };
 
     private static ClimateDesign Year(int seed, double[] max, double[] min, double[] clearness, double humidity, double wind) => new()
     {
         Seed = seed,
-        Months = [.. Enumerable.Range(0, 12).Select(m => new Core.Physics.MonthClimate { MaxC = max[m], MinC = min[m], Clearness = clearness[m], HumidityPct = humidity, WindMs = wind })],
+        Months = [.. Enumerable.Range(0, 12).Select(
+            m => new Core.Physics.MonthClimate { MaxC = max[m], MinC = min[m], Clearness = clearness[m], HumidityPct = humidity, WindMs = wind })],
     };
 
     /// <summary>The five designs.</summary>
@@ -60,23 +130,37 @@ public static class DemoRigs
         var stored = await log.Create(new RevisionDraft(JobFile.Write(design), [], "", "demo", now));
         // The made-up year of its place as the EPW file that it ships with.
         var text = EpwFile.Write(SeasonRun.Made(design.Survey), "synthetic weather made by Vanto from monthly figures; not measured");
-        var file = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = stored.Id, At = now, Name = $"{FileNames.Safe(design.Survey.Place.Name)}.epw", Content = Encoding.UTF8.GetBytes(text) };
-        var withFile = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file.Id, file.Name) } } };
-        await log.Append(stored.Id, stored.Revision, new RevisionDraft(JobFile.Write(withFile), ["/survey/climate/weatherFile"], "", $"weather read from {file.Name}", now), file);
+        var file = new AttachmentRow
+        {
+            Id = Guid.CreateVersion7(),
+            RigId = stored.Id,
+            At = now,
+            Name = $"{FileNames.Safe(design.Survey.Place.Name)}.epw",
+            Content = Encoding.UTF8.GetBytes(text)
+        };
+        var withFile =
+            design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file.Id, file.Name) } } };
+        await log.Append(stored.Id, stored.Revision,
+            new RevisionDraft(JobFile.Write(withFile), ["/survey/climate/weatherFile"], "", $"weather read from {file.Name}", now), file);
         foreach (var (by, readings) in Records(design.Name))
-            await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id), new CommissionRecord(Guid.CreateVersion7(), now, by, readings, null)));
+            await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id),
+                new CommissionRecord(Guid.CreateVersion7(), now, by, readings, null)));
     }
 
     /// <summary>Start-up readings that go with a demo rig.</summary>
     public static IEnumerable<(string By, StartUpReadings Readings)> Records(string name) => name switch
     {
-        "Thistle Van" => [("Piet Okafor-Lund", new StartUpReadings { VacuumStartPa = 41.3, VacuumEndPa = 88, StartA = 17.9, RunV = 118.6, RunA = 9.9, RunW = 1130, EnteringC = 26.5, EnteringRhPct = 52, LeavingC = 14.6, OutdoorC = 27 })],
-        "Pipit" => [("Ottoline Marsh", new StartUpReadings { RunV = 12.4, RunA = 44, RunW = 560, OutdoorC = 26, EnteringC = 27, EnteringRhPct = 30, LeavingC = 15.5 })],
+        "Thistle Van" => [("Piet Okafor-Lund", new StartUpReadings { VacuumStartPa = 41.3, VacuumEndPa = 88, StartA = 17.9, RunV = 118.6, RunA = 9.9,
+            RunW = 1130, EnteringC = 26.5, EnteringRhPct = 52, LeavingC = 14.6, OutdoorC = 27 })],
+        "Pipit" =>
+            [("Ottoline Marsh",
+                new StartUpReadings { RunV = 12.4, RunA = 44, RunW = 560, OutdoorC = 26, EnteringC = 27, EnteringRhPct = 30, LeavingC = 15.5 })],
         _ => [],
     };
 
     /// <summary>Large modules of an invented plate.</summary>
-    private static ModulesDesign Large(int count) => new() { Count = count, RatedW = 395, OpenV = 36.9, PowerV = 31, ShortA = 13.6, PowerA = 12.75, LengthM = 1.722, WidthM = 1.134 };
+    private static ModulesDesign Large(int count) =>
+        new() { Count = count, RatedW = 395, OpenV = 36.9, PowerV = 31, ShortA = 13.6, PowerA = 12.75, LengthM = 1.722, WidthM = 1.134 };
 
     private static JobDesign Marigold()
     {
@@ -89,7 +173,10 @@ public static class DemoRigs
                 Place = SaltpanFlat,
                 Climate = SaltpanYear,
                 FirstSpaceName = "studio",
-                Further = [new FurtherSpaceDesign { Name = "bunk", Space = rig.Survey.Space with { LengthM = 2.2, WidthM = 2.35, HeightM = 1.95, AirChangesPerHour = 0.5 }, Windows = [new WindowDesign { Name = "bunk window", Side = Side.Rear, WidthM = 0.9, HeightM = 0.5, Glazing = "tinted", Cover = "quilted" }] }],
+                Further = [new FurtherSpaceDesign { Name = "bunk",
+                    Space = rig.Survey.Space with { LengthM = 2.2, WidthM = 2.35, HeightM = 1.95, AirChangesPerHour = 0.5 },
+                    Windows =
+                        [new WindowDesign { Name = "bunk window", Side = Side.Rear, WidthM = 0.9, HeightM = 0.5, Glazing = "tinted", Cover = "quilted" }] }],
                 Shades = [new ShadeDesign { Kind = ShadeKind.Awning, Side = Side.Right, DepthM = 2.4, WidthM = 4, From = 9, To = 19 }],
                 HeadingDeg = 180,
                 Space = rig.Survey.Space with { LengthM = 7.2, WidthM = 2.35, HeightM = 1.95 },
@@ -98,8 +185,10 @@ public static class DemoRigs
                 Windows =
                 [
                     new WindowDesign { Name = "windscreen", Side = Side.Front, WidthM = 2.0, HeightM = 1.1, Glazing = "windscreen", Cover = "bubble" },
-                    new WindowDesign { Name = "left side windows", Side = Side.Left, WidthM = 0.85, HeightM = 0.6, Count = 5, Glazing = "tinted", Cover = "light-curtain" },
-                    new WindowDesign { Name = "right side windows", Side = Side.Right, WidthM = 0.85, HeightM = 0.6, Count = 4, Glazing = "tinted", Cover = "light-curtain" },
+                    new WindowDesign { Name = "left side windows", Side = Side.Left, WidthM = 0.85, HeightM = 0.6, Count = 5, Glazing = "tinted",
+                        Cover = "light-curtain" },
+                    new WindowDesign { Name = "right side windows", Side = Side.Right, WidthM = 0.85, HeightM = 0.6, Count = 4, Glazing = "tinted",
+                        Cover = "light-curtain" },
                 ],
                 People = new PeopleDesign { Count = 2, Activity = Activity.LightWork },
                 Devices =
@@ -115,7 +204,12 @@ public static class DemoRigs
                     Inverter = new InverterDesign { RatedW = 3000, OutputV = 120 },
                     Modules = Large(6) with { Series = 3 },
                     Controller = new ControllerDesign { Known = true, MaxV = 150, MinV = 33, TrackMaxV = 145, ShortMaxA = 60, WorkMaxA = 50 },
-                    OnRoof = new RoofDesign { Obstacles = [new RoofObstacleDesign { Name = "front vent", FromFrontM = 2.4, FromLeftM = 1, LengthM = 0.4, WidthM = 0.4 }, new RoofObstacleDesign { Name = "rear vent", FromFrontM = 7.2, FromLeftM = 1, LengthM = 0.4, WidthM = 0.4 }] },
+                    OnRoof = new RoofDesign
+                    {
+                        Obstacles = [
+                        new RoofObstacleDesign { Name = "front vent", FromFrontM = 2.4, FromLeftM = 1, LengthM = 0.4, WidthM = 0.4 },
+                        new RoofObstacleDesign { Name = "rear vent", FromFrontM = 7.2, FromLeftM = 1, LengthM = 0.4, WidthM = 0.4 }]
+                    },
                 },
             },
             Unit = new UnitDesign { Chosen = "MS-12-120" },
@@ -155,7 +249,16 @@ public static class DemoRigs
                 ],
                 Sources = new SourcesDesign
                 {
-                    Battery = new BatteryDesign { NominalV = 12, BlockAh = 280, Blocks = 1, CableM = 1, CableMm2 = 70, TemperatureC = 20, FuseInterruptsA = 20000 },
+                    Battery = new BatteryDesign
+                    {
+                        NominalV = 12,
+                        BlockAh = 280,
+                        Blocks = 1,
+                        CableM = 1,
+                        CableMm2 = 70,
+                        TemperatureC = 20,
+                        FuseInterruptsA = 20000
+                    },
                     Inverter = new InverterDesign { Fitted = false },
                     Modules = Large(1),
                     OnRoof = new RoofDesign { UnitFromFrontM = 0.3 },
@@ -179,7 +282,8 @@ public static class DemoRigs
                 Place = PortAmbry,
                 Climate = AmbryYear,
                 FirstSpaceName = "saloon",
-                Further = [new FurtherSpaceDesign { Name = "aft cabin", Space = rig.Survey.Space with { LengthM = 2.2, WidthM = 2.4, HeightM = 1.7 }, Windows = [new WindowDesign { Name = "aft hatch", Side = Side.Roof, WidthM = 0.5, HeightM = 0.5, Glazing = "hatch-single", Cover = "bubble" }] }],
+                Further = [new FurtherSpaceDesign { Name = "aft cabin", Space = rig.Survey.Space with { LengthM = 2.2, WidthM = 2.4, HeightM = 1.7 }, Windows =
+                    [new WindowDesign { Name = "aft hatch", Side = Side.Roof, WidthM = 0.5, HeightM = 0.5, Glazing = "hatch-single", Cover = "bubble" }] }],
                 HeadingDeg = 80,
                 WaterC = 29,
                 Space = rig.Survey.Space with { LengthM = 5.4, WidthM = 2.7, HeightM = 1.85 },
@@ -187,9 +291,12 @@ public static class DemoRigs
                 Walls = rig.Survey.Walls with { Preset = "grp-solid", InsulationM = 0.010, Paint = "dark-blue" },
                 Windows =
                 [
-                    new WindowDesign { Name = "left ports", Side = Side.Left, WidthM = 0.4, HeightM = 0.18, Count = 4, Glazing = "hatch-single", Cover = "light-curtain" },
-                    new WindowDesign { Name = "right ports", Side = Side.Right, WidthM = 0.4, HeightM = 0.18, Count = 4, Glazing = "hatch-single", Cover = "light-curtain" },
-                    new WindowDesign { Name = "deck hatches", Side = Side.Roof, WidthM = 0.5, HeightM = 0.5, Count = 3, Glazing = "hatch-single", Cover = "none" },
+                    new WindowDesign { Name = "left ports", Side = Side.Left, WidthM = 0.4, HeightM = 0.18, Count = 4, Glazing = "hatch-single",
+                        Cover = "light-curtain" },
+                    new WindowDesign { Name = "right ports", Side = Side.Right, WidthM = 0.4, HeightM = 0.18, Count = 4, Glazing = "hatch-single",
+                        Cover = "light-curtain" },
+                    new WindowDesign { Name = "deck hatches", Side = Side.Roof, WidthM = 0.5, HeightM = 0.5, Count = 3, Glazing = "hatch-single",
+                        Cover = "none" },
                     new WindowDesign { Name = "companionway", Side = Side.Rear, WidthM = 0.6, HeightM = 0.9, Glazing = "hatch-single", Cover = "none" },
                 ],
                 People = new PeopleDesign { Count = 2, AwakeFrom = 8, AwakeTo = 22 },
@@ -200,9 +307,31 @@ public static class DemoRigs
                 ],
                 Sources = new SourcesDesign
                 {
-                    Battery = new BatteryDesign { NominalV = 24, BlockAh = 280, Blocks = 1, TemperatureC = 30, CableM = 2, CableMm2 = 70, FuseInterruptsA = 20000 },
+                    Battery = new BatteryDesign
+                    {
+                        NominalV = 24,
+                        BlockAh = 280,
+                        Blocks = 1,
+                        TemperatureC = 30,
+                        CableM = 2,
+                        CableMm2 = 70,
+                        FuseInterruptsA = 20000
+                    },
                     Inverter = new InverterDesign { RatedW = 1600, OutputV = 230, IdleW = 15 },
-                    Generator = new GeneratorDesign { Fitted = true, Kind = GeneratorKind.Conventional, Fuel = FuelKind.Diesel, OutputV = 230, RatedW = 1800, MaximumW = 2200, ChargerW = 1400, AutoStart = true, CoAlarm = true, StartSoc = 0.4, StopSoc = 0.85 },
+                    Generator = new GeneratorDesign
+                    {
+                        Fitted = true,
+                        Kind = GeneratorKind.Conventional,
+                        Fuel = FuelKind.Diesel,
+                        OutputV = 230,
+                        RatedW = 1800,
+                        MaximumW = 2200,
+                        ChargerW = 1400,
+                        AutoStart = true,
+                        CoAlarm = true,
+                        StartSoc = 0.4,
+                        StopSoc = 0.85
+                    },
                     Modules = Large(2) with { Mounting = ModuleMounting.WellCooled },
                 },
             },
@@ -283,7 +412,13 @@ public static class DemoRigs
             Unit = new UnitDesign { Chosen = "RT-11-115" },
             Start = new StartDesign { On = SourceChoice.Generator, Remedy = StartRemedy.SoftStarter, Reduction = 0.65, CableM = 6 },
             Energy = new EnergyDesign { HoldC = 25, From = 12, To = 21, OtherwiseC = 27, StartHour = 8 },
-            Handover = new HandoverDesign { Firm = Firm, Contact = "bench line 14", Owner = "the Thistle Van crew", Remarks = "Start the generator, let it run for two minutes, then switch the unit on. Microwave only with the unit off." },
+            Handover = new HandoverDesign
+            {
+                Firm = Firm,
+                Contact = "bench line 14",
+                Owner = "the Thistle Van crew",
+                Remarks = "Start the generator, let it run for two minutes, then switch the unit on. Microwave only with the unit off."
+            },
         };
     }
 }

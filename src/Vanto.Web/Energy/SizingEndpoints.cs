@@ -19,13 +19,15 @@ public static class SizingEndpoints
 
     /// <summary>Maps the search of a rig.</summary>
     public static void MapSizing(this RouteGroupBuilder api) =>
-        api.MapGet("/rigs/{id:guid}/sizing", Search).WithTags("energy").Produces<SizingResult>(contentType: "text/event-stream").Produces(StatusCodes.Status404NotFound);
+        api.MapGet("/rigs/{id:guid}/sizing", Search).WithTags("energy").Produces<SizingResult>(contentType: "text/event-stream")
+            .Produces(StatusCodes.Status404NotFound);
 
     private static async Task<IResult> Search(Guid id, RigDesk desk, LongRuns runs, HttpContext http) => await desk.View(id) is { } view
         ? TypedResults.ServerSentEvents(Events(view, runs, http, http.RequestAborted))
         : TypedResults.NotFound();
 
-    private static async IAsyncEnumerable<SseItem<string>> Events(RigView view, LongRuns runs, HttpContext http, [EnumeratorCancellation] CancellationToken stop)
+    private static async IAsyncEnumerable<SseItem<string>> Events(RigView view, LongRuns runs, HttpContext http,
+        [EnumeratorCancellation] CancellationToken stop)
     {
         var channel = Channel.CreateUnbounded<SseItem<string>>();
         void Say<T>(string name, T value) => channel.Writer.TryWrite(new SseItem<string>(JsonSerializer.Serialize(value, JobFile.Json), name));

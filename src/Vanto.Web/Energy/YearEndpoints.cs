@@ -18,7 +18,8 @@ public static class YearEndpoints
         api.MapGet("/rigs/{id:guid}/limited-power", Limited).WithTags("energy");
     }
 
-    private static async Task<Results<Ok<LimitedPowerView>, NotFound>> Limited(Guid id, RigDesk desk, LongRuns runs, HttpContext http) => await desk.View(id) is { } view
+    private static async Task<Results<Ok<LimitedPowerView>, NotFound>> Limited(Guid id, RigDesk desk, LongRuns runs, HttpContext http) =>
+        await desk.View(id) is { } view
         ? TypedResults.Ok(await runs.Run(http, stop => LimitedPowerStudy.Of(Inputs(view, stop))))
         : TypedResults.NotFound();
 
@@ -27,16 +28,23 @@ public static class YearEndpoints
     private static EnergyInputs Inputs(RigView view, CancellationToken stop)
     {
         if (view.Assessment is { Energy: not null, Unit: { } unit })
-            return new EnergyInputs(view.Design.Survey, view.Design.Load, view.Design.Unit, unit.Unit, view.Design.Energy, view.Design.Start.ReserveSoc) { Stop = stop };
+            return new EnergyInputs(view.Design.Survey, view.Design.Load, view.Design.Unit, unit.Unit, view.Design.Energy,
+                view.Design.Start.ReserveSoc)
+            { Stop = stop };
         var fault = view.Assessment.Faults[0];
-        throw fault.Errors.Count > 0 ? new InputException(fault.Errors) : new InputException(fault.Station, "", fault.Verdict.Headline.InUnits(view.Design.Units));
+        throw fault.Errors.Count > 0
+            ? new InputException(fault.Errors)
+            : new InputException(fault.Station, "", fault.Verdict.Headline.InUnits(view.Design.Units));
     }
 
-    private static Task<Results<Ok<EnergyYearResult>, NotFound>> Year(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http) => Run(id, desk, log, runs, http, EnergyYear.Of);
+    private static Task<Results<Ok<EnergyYearResult>, NotFound>> Year(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http) =>
+        Run(id, desk, log, runs, http, EnergyYear.Of);
 
-    private static Task<Results<Ok<EnergyStretchResult>, NotFound>> Stretch(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http) => Run(id, desk, log, runs, http, EnergyStretch.Of);
+    private static Task<Results<Ok<EnergyStretchResult>, NotFound>> Stretch(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http) =>
+        Run(id, desk, log, runs, http, EnergyStretch.Of);
 
-    private static async Task<Results<Ok<T>, NotFound>> Run<T>(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http, Func<EnergyInputs, WeatherYear, string, T> run)
+    private static async Task<Results<Ok<T>, NotFound>> Run<T>(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http,
+        Func<EnergyInputs, WeatherYear, string, T> run)
     {
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();

@@ -40,13 +40,22 @@ public static class SeasonEndpoints
         return TypedResults.Ok(await runs.Run(http, stop => SeasonRun.Of(view.Design, year, called, stop)));
     }
 
-    private static async Task<Results<Ok<WeatherFileView>, NotFound>> Attach(Guid id, HttpRequest request, RigDesk desk, TimeProvider clock, string name = "weather.epw")
+    private static async Task<Results<Ok<WeatherFileView>, NotFound>> Attach(Guid id, HttpRequest request, RigDesk desk, TimeProvider clock,
+        string name = "weather.epw")
     {
         var text = await RequestText.Read(request);
         var (year, findings) = EpwFile.Read(text);
-        var row = new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = clock.GetUtcNow(), Name = name[..Math.Min(RigDesk.LongestName, name.Length)], Content = Encoding.UTF8.GetBytes(text) };
+        var row = new AttachmentRow
+        {
+            Id = Guid.CreateVersion7(),
+            RigId = id,
+            At = clock.GetUtcNow(),
+            Name = name[..Math.Min(RigDesk.LongestName, name.Length)],
+            Content = Encoding.UTF8.GetBytes(text)
+        };
         var changed = await desk.Change(id, "weather", $"weather read from {row.Name}", "/survey/climate/weatherFile",
-            design => design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(row.Id, row.Name) } } }, row);
+            design => design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(row.Id, row.Name) } } },
+            row);
         return changed is null ? TypedResults.NotFound() : TypedResults.Ok(Describe(row, year, findings, changed.Design));
     }
 

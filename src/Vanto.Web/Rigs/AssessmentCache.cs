@@ -14,7 +14,8 @@ public sealed class KeptAssessment(JobAssessment assessment)
     public JobAssessment Assessment { get; } = assessment;
 
     /// <summary>The part of one station as JSON; null as JSON where it has no result.</summary>
-    public byte[] Station(string name) => _written.GetOrAdd(name, n => JsonSerializer.SerializeToUtf8Bytes<object?>(Assessment.Results.GetValueOrDefault(n), JobFile.Json));
+    public byte[] Station(string name) =>
+        _written.GetOrAdd(name, n => JsonSerializer.SerializeToUtf8Bytes<object?>(Assessment.Results.GetValueOrDefault(n), JobFile.Json));
 
     /// <summary>True where a station says what it said before, or was not run again.</summary>
     public bool Says(string station, KeptAssessment before) =>

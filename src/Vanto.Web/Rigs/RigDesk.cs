@@ -116,7 +116,8 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
     /// <param name="path">What is changed, for other tabs.</param>
     /// <param name="change">Makes the new design of the newest one.</param>
     /// <param name="file">A file that the new design names.</param>
-    public Task<RigView?> Change(Guid id, string client, string label, string path, Func<JobDesign, JobDesign> change, AttachmentRow? file = null) => turns.Take(id, async () =>
+    public Task<RigView?> Change(Guid id, string client, string label, string path, Func<JobDesign, JobDesign> change, AttachmentRow? file = null) =>
+        turns.Take(id, async () =>
     {
         if (await log.Find(id) is not { } stored)
             return null;
@@ -133,7 +134,8 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
             return null;
         if (await log.Find(id, request.Revision) is not { } old)
             throw new InputException("revision", $"{request.Revision}", $"Revision {request.Revision} is not in this rig's history.");
-        return await Next(id, newest, old.Design, await Records(id), new RevisionDraft(old.Design, [EverythingChanged], request.Client, $"returned to revision {old.Revision}", clock.GetUtcNow()), null);
+        return await Next(id, newest, old.Design, await Records(id),
+            new RevisionDraft(old.Design, [EverythingChanged], request.Client, $"returned to revision {old.Revision}", clock.GetUtcNow()), null);
     });
 
     private async Task<RigView> Next(Guid id, StoredRig newest, string text, IReadOnlyList<StationRecord> records, RevisionDraft draft, AttachmentRow? file)
@@ -151,7 +153,8 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         if (typed.By.Trim().Length is 0 or > LongestName)
             throw new InputException("by", typed.By, "Who writes this down? Write a name of 1 to 80 characters.");
         var kind = stations.KindNamed(typed.Kind)
-            ?? throw new InputException("kind", typed.Kind, $"\"{typed.Kind}\" is no kind of record; there are {string.Join(", ", stations.RecordKinds.Select(k => k.Name))}.");
+            ?? throw new InputException("kind", typed.Kind,
+                $"\"{typed.Kind}\" is no kind of record; there are {string.Join(", ", stations.RecordKinds.Select(k => k.Name))}.");
         if (await log.Find(id) is not { } stored)
             return null;
         var (design, records) = await Read(stored);
@@ -193,14 +196,20 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         var path = JsonPath.Field(change.Path);
         var field = TypedFields.Find(JobFile.Fields, path);
         if (change.Text is { } text)
-            return (path, field is null ? throw new InputException(path, text, $"\"{path}\" is no field that can be typed into") : TypedFields.Parse(field, path, text, patch.Units, patch.DecimalComma));
+            return (path, field is null
+                ? throw new InputException(path, text, $"\"{path}\" is no field that can be typed into")
+                : TypedFields.Parse(field, path, text, patch.Units, patch.DecimalComma));
         if (field?.Quantity is not null && change.Value is JsonValue value && value.TryGetValue(out double number))
             TypedFields.Check(field, path, number);
         return (path, change.Value);
     }
 
-    /// <summary>Fields of a patch that another tab gave another value since; a base that is not yet written comes from before a restore, so all may have changed.</summary>
-    private async Task<ConflictView?> Conflict(Guid id, RigPatch patch, List<(string Path, JsonNode? Value)> values, JsonNode root, StoredRig stored, JobDesign design)
+    /// <summary>
+    /// Fields of a patch that another tab gave another value since; a base that is not yet written comes from before a restore, so all may have
+    /// changed.
+    /// </summary>
+    private async Task<ConflictView?> Conflict(Guid id, RigPatch patch, List<(string Path, JsonNode? Value)> values, JsonNode root, StoredRig stored,
+        JobDesign design)
     {
         var others = patch.BaseRevision > stored.Revision ? [EverythingChanged] : await log.PathsSince(id, patch.BaseRevision, patch.Client);
         var fields = values.Where(v => others.Any(o => o == EverythingChanged || JsonPath.Overlap(v.Path, o)))

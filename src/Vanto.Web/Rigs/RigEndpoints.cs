@@ -24,7 +24,8 @@ public static class RigEndpoints
             return TypedResults.NoContent();
         });
         rigs.MapGet("/{id:guid}/history", async (Guid id, RigLog log) => await log.History(id));
-        rigs.MapPost("/{id:guid}/restore", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RestoreRequest request, RigDesk desk) => Found(await desk.Restore(id, request)));
+        rigs.MapPost("/{id:guid}/restore",
+            async Task<Results<Ok<RigView>, NotFound>> (Guid id, RestoreRequest request, RigDesk desk) => Found(await desk.Restore(id, request)));
         rigs.MapPost("/{id:guid}/records", async Task<Results<Ok<RigView>, NotFound>> (Guid id, NewRecord record, RigDesk desk, HttpContext http) =>
         {
             InputProblems.ReadsIn(http, record.Units);
@@ -35,7 +36,8 @@ public static class RigEndpoints
 
     /// <summary>Maps <c>POST /api/assess</c>: a whole design in, all results out, nothing kept.</summary>
     public static void MapAssess(this RouteGroupBuilder api) =>
-        api.MapPost("/assess", async Task<Ok<JobAssessment>> (HttpRequest request, AssessmentCache cache) => TypedResults.Ok(cache.WorkOut(Guid.Empty, JobFile.Read(await RequestText.Read(request)), []).Assessment))
+        api.MapPost("/assess", async Task<Ok<JobAssessment>> (HttpRequest request, AssessmentCache cache) =>
+            TypedResults.Ok(cache.WorkOut(Guid.Empty, JobFile.Read(await RequestText.Read(request)), []).Assessment))
             .Accepts<JobDesign>("application/json").WithTags("assess");
 
     private static Results<Ok<RigView>, NotFound> Found(RigView? view) => view is null ? TypedResults.NotFound() : TypedResults.Ok(view);
@@ -54,9 +56,14 @@ public static class RigEndpoints
                 return TypedResults.NotFound();
             design = JobFile.Read(original.Design) with { Name = name };
             // A file of its own: the original may be removed with all it has.
-            file = await RigWeather.File(copied, design, log) is { } weather ? new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = weather.At, Name = weather.Name, Content = weather.Content } : null;
+            file = await RigWeather.File(copied, design, log) is { } weather
+                ? new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = weather.At, Name = weather.Name, Content = weather.Content }
+                : null;
             if (file is not null)
-                design = design with { Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file.Id, file.Name) } } };
+                design = design with
+                {
+                    Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file.Id, file.Name) } }
+                };
         }
         return TypedResults.Created($"/api/rigs/{id}", await desk.Create(design, rig.CopyOf is null ? "begun" : "begun as a copy", id, file));
     }

@@ -1,6 +1,8 @@
 namespace Vanto.Web.Rigs;
 
-/// <summary>One change of a rig after another. A fixed number of turns is shared by all rigs, so that asking after rigs that do not exist costs nothing.</summary>
+/// <summary>
+/// One change of a rig after another. A fixed number of turns is shared by all rigs, so that asking after rigs that do not exist costs nothing.
+/// </summary>
 public sealed class RigTurns
 {
     private const int Shared = 64;

@@ -23,7 +23,8 @@ public static class TypedRecord
         {
             var field = kind.Fields.FirstOrDefault(f => f.Path == "/" + name);
             if (field is null)
-                errors.Add(InputError.Fault(name, text ?? "", $"\"{name}\" is no {kind.ValueName}; there are {string.Join(", ", kind.Fields.Select(f => f.Path[1..]))}."));
+                errors.Add(InputError.Fault(name, text ?? "",
+                    $"\"{name}\" is no {kind.ValueName}; there are {string.Join(", ", kind.Fields.Select(f => f.Path[1..]))}."));
             else if (string.IsNullOrWhiteSpace(text))
                 node.Remove(name);
             else
@@ -45,7 +46,8 @@ public static class TypedRecord
     /// <exception cref="RigUnreadableException">It is damaged, or of a kind that this Vanto does not know.</exception>
     public static StationRecord Of(StationRegistry stations, Storage.RecordRow row)
     {
-        var kind = stations.KindNamed(row.Kind) ?? throw new RigUnreadableException($"a record of its log is of the kind \"{row.Kind}\", which this Vanto does not know");
+        var kind = stations.KindNamed(row.Kind)
+            ?? throw new RigUnreadableException($"a record of its log is of the kind \"{row.Kind}\", which this Vanto does not know");
         try
         {
             return kind.Read(new RecordHead(row.Id, row.At, row.By, row.Corrects), JsonNode.Parse(row.Body)!);

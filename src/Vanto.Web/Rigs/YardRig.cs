@@ -22,20 +22,69 @@ public sealed record YardLine(string Stage, bool Split, IReadOnlyDictionary<stri
 }
 
 /// <summary>A rig in the yard; while it is pending its stage, states and worst finding are not worked out yet.</summary>
-/// <param name="Survey">What it is drawn from; none where the rig cannot be read.</param>
-/// <param name="Fault">Why it cannot be read; empty where it can. It can be saved as it lies, and removed.</param>
-public sealed record YardRig(
-    Guid Id, string Name, int Revision, DateTimeOffset SavedAt, string NextDate, string Stage, SurveyDesign? Survey, bool Split,
-    IReadOnlyDictionary<string, StationState> States, Finding? Worst, bool Pending, string Fault)
+public sealed record YardRig
 {
+    public required Guid Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required int Revision { get; init; }
+
+    public required DateTimeOffset SavedAt { get; init; }
+
+    public required string NextDate { get; init; }
+
+    public required string Stage { get; init; }
+
+    /// <summary>What it is drawn from; none where the rig cannot be read.</summary>
+    public required SurveyDesign? Survey { get; init; }
+
+    public required bool Split { get; init; }
+
+    public required IReadOnlyDictionary<string, StationState> States { get; init; }
+
+    public required Finding? Worst { get; init; }
+
+    public required bool Pending { get; init; }
+
+    /// <summary>Why it cannot be read; empty where it can. It can be saved as it lies, and removed.</summary>
+    public required string Fault { get; init; }
+
     private static readonly Dictionary<string, StationState> NoStates = [];
 
     /// <summary>A rig that can be read; without a line it is pending.</summary>
-    public static YardRig Of(StoredRig stored, JobDesign design, YardLine? line) => new(
-        stored.Id, design.Name, stored.Revision, stored.At, design.NextDate, line?.Stage ?? "", design.Survey, line?.Split ?? false, line?.States ?? NoStates, line?.Worst, line is null, "");
+    public static YardRig Of(StoredRig stored, JobDesign design, YardLine? line) => new YardRig
+    {
+        Id = stored.Id,
+        Name = design.Name,
+        Revision = stored.Revision,
+        SavedAt = stored.At,
+        NextDate = design.NextDate,
+        Stage = line?.Stage ?? "",
+        Survey = design.Survey,
+        Split = line?.Split ?? false,
+        States = line?.States ?? NoStates,
+        Worst = line?.Worst,
+        Pending = line is null,
+        Fault = "",
+    };
 
     /// <summary>A rig that cannot.</summary>
-    public static YardRig Unreadable(StoredRig stored, string fault) => new(stored.Id, NameIn(stored), stored.Revision, stored.At, "", "", null, false, NoStates, null, false, fault);
+    public static YardRig Unreadable(StoredRig stored, string fault) => new YardRig
+    {
+        Id = stored.Id,
+        Name = NameIn(stored),
+        Revision = stored.Revision,
+        SavedAt = stored.At,
+        NextDate = "",
+        Stage = "",
+        Survey = null,
+        Split = false,
+        States = NoStates,
+        Worst = null,
+        Pending = false,
+        Fault = fault,
+    };
 
     /// <summary>The name that its text gives it, where that much can be read.</summary>
     private static string NameIn(StoredRig stored)
@@ -43,7 +92,8 @@ public sealed record YardRig(
         try
         {
             using var text = JsonDocument.Parse(stored.Design);
-            if (text.RootElement.ValueKind == JsonValueKind.Object && text.RootElement.TryGetProperty("name", out var name) && name.GetString() is { Length: > 0 } called)
+            if (text.RootElement.ValueKind == JsonValueKind.Object && text.RootElement.TryGetProperty("name", out var name)
+                && name.GetString() is { Length: > 0 } called)
                 return called;
         }
         catch (Exception e) when (e is JsonException or InvalidOperationException)

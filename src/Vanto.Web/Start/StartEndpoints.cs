@@ -24,7 +24,8 @@ public static class StartEndpoints
         var read = MeasuredStartCsv.Read(text);
         var moments = MeasuredTrace.Thinned(read);
         var label = moments.Count < read.Count ? $"measured start read in, {read.Count} rows thinned to {moments.Count}" : "measured start read in";
-        var changed = await desk.Change(id, "measured-start", label, "/start/measured", design => design with { Start = design.Start with { Measured = moments } });
+        var changed =
+            await desk.Change(id, "measured-start", label, "/start/measured", design => design with { Start = design.Start with { Measured = moments } });
         return changed is null ? TypedResults.NotFound() : TypedResults.Ok(changed);
     }
 

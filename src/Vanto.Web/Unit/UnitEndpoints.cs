@@ -13,8 +13,10 @@ public static class UnitEndpoints
     public static void MapUnits(this RouteGroupBuilder api)
     {
         var units = api.MapGroup("/rigs/{id:guid}/units.csv").WithTags("unit");
-        units.MapGet("/", async Task<Results<FileContentHttpResult, NotFound>> (Guid id, RigDesk desk, bool catalogue = false) => await desk.View(id) is { } view
-            ? TypedResults.File(Encoding.UTF8.GetBytes(UnitCsv.Write(catalogue ? UnitCatalogue.All : view.Design.Unit.Own)), "text/csv", $"{FileNames.Safe(view.Design.Name)}-units.csv")
+        units.MapGet("/",
+            async Task<Results<FileContentHttpResult, NotFound>> (Guid id, RigDesk desk, bool catalogue = false) => await desk.View(id) is { } view
+            ? TypedResults.File(Encoding.UTF8.GetBytes(UnitCsv.Write(catalogue ? UnitCatalogue.All : view.Design.Unit.Own)), "text/csv",
+                $"{FileNames.Safe(view.Design.Name)}-units.csv")
             : TypedResults.NotFound());
         units.MapPost("/", async Task<Results<Ok<RigView>, NotFound>> (Guid id, HttpRequest request, RigDesk desk) =>
         {

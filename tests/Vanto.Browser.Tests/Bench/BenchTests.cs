@@ -51,7 +51,8 @@ public sealed class BenchTests(DemoServer demo) : IClassFixture<DemoServer>
         using var screen = new Screen(demo.Server.Address);
         screen.Go("/");
         screen.See("[data-rig='Marigold']");
-        var scripts = (IReadOnlyCollection<object>)screen.Driver.ExecuteScript("return performance.getEntriesByType('resource').map(r => r.name).filter(n => n.endsWith('.js'))")!;
+        var scripts = (IReadOnlyCollection<object>)screen.Driver.ExecuteScript(
+            "return performance.getEntriesByType('resource').map(r => r.name).filter(n => n.endsWith('.js'))")!;
         scripts.Count.ShouldBeGreaterThan(0);
         var total = scripts.Sum(s => Zipped(Path.Combine(VantoServer.Root, "artifacts", "server", "wwwroot", new Uri((string)s).AbsolutePath[1..])));
         total.ShouldBeLessThan(300_000);

@@ -24,7 +24,8 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
         var words = point.GetAttribute("aria-label")!.Split(' ');
         var (blocks, modules) = (words[1], words[4]);
         point.SendKeys(Keys.Enter);
-        _screen.Until(() => Value("/survey/sources/battery/blocks") == blocks && Value("/survey/sources/modules/count") == modules, "the kit of the point is fitted");
+        _screen.Until(() => Value("/survey/sources/battery/blocks") == blocks && Value("/survey/sources/modules/count") == modules,
+            "the kit of the point is fitted");
         _screen.Saved();
         _screen.See("[data-sizing]", "The rig has changed since");
         _screen.Control("z");
@@ -47,7 +48,9 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
         maps[^1].SendKeys(Keys.Space);
         _screen.Until(() => _screen.All("[data-sizing] svg .holds").Count != drawn, "another map is drawn");
         _screen.See("[data-sizing]", "hours a week");
-        var bought = _screen.Wait(() => _screen.All("[data-point] button").FirstOrDefault(b => b.GetAttribute("aria-label")!.Contains("with a generator", StringComparison.Ordinal)), "a kit with a generator");
+        var bought = _screen.Wait(
+            () => _screen.All("[data-point] button").FirstOrDefault(b => b.GetAttribute("aria-label")!.Contains("with a generator", StringComparison.Ordinal)),
+            "a kit with a generator");
         bought.SendKeys(Keys.Enter);
         _screen.See("[data-sizing]", "The rig has changed since");
         _screen.Saved();
@@ -113,7 +116,11 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
     {
         _screen.OpenRig("Pipit", "energy");
         _screen.Press("the year", ".jump");
-        _screen.Until(() => (bool)_screen.Driver.ExecuteScript("const r = document.querySelector('[data-year]').getBoundingClientRect(); return r.top >= 0 && r.top < 600;")!, "the year is in sight");
+        _screen.Until(
+            () =>
+                (bool)_screen.Driver.ExecuteScript(
+                    "const r = document.querySelector('[data-year]').getBoundingClientRect(); return r.top >= 0 && r.top < 600;")!,
+            "the year is in sight");
         _screen.Press("run the year", "[data-year]");
         _screen.See("[data-year]", "The bank goes round");
         var before = Value("/energy/stretch/month") + "-" + Value("/energy/stretch/day");

@@ -65,7 +65,9 @@ public sealed class RigFrameTests : IClassFixture<DemoServer>, IDisposable
             _screen.Press("·", "header.top");
         _screen.Until(() => _screen.See("header.top").Text.Contains(units, StringComparison.Ordinal), "the units are those asked");
         _screen.Driver.ExecuteScript("""
-            return [...document.querySelectorAll('.ledger .entry')].filter(e => [...e.children].some(c => c.getBoundingClientRect().right > e.getBoundingClientRect().right + 0.5)).map(e => e.dataset.ledger).join();
+            return [...document.querySelectorAll('.ledger .entry')]
+                .filter(e => [...e.children].some(c => c.getBoundingClientRect().right > e.getBoundingClientRect().right + 0.5))
+                .map(e => e.dataset.ledger).join();
             """).ShouldBe("", "each stays in its own place");
         _screen.IsClean();
     }

@@ -30,13 +30,23 @@ public sealed class UnsentTests : IDisposable
     /// <summary>Patches are answered so many milliseconds late.</summary>
     private void AnswersLate(int milliseconds) => _screen.Driver.ExecuteScript($$"""
         const real = window.fetch; window.plainFetch ??= real;
-        window.fetch = async (url, o) => { if (o?.method === 'PATCH') { window.patches = (window.patches ?? 0) + 1; await new Promise(r => setTimeout(r, {{milliseconds.ToString(CultureInfo.InvariantCulture)}})); } return window.plainFetch(url, o); };
+        window.fetch = async (url, o) => {
+            if (o?.method === 'PATCH') {
+                window.patches = (window.patches ?? 0) + 1;
+                await new Promise(r => setTimeout(r, {{milliseconds.ToString(CultureInfo.InvariantCulture)}}));
+            }
+            return window.plainFetch(url, o);
+        };
         """);
 
     /// <summary>The next patch reaches the server, but its answer does not come back.</summary>
     private void LosesTheNextAnswer() => _screen.Driver.ExecuteScript("""
         window.plainFetch ??= window.fetch;
-        window.fetch = async (url, o) => { const answer = await window.plainFetch(url, o); if (o?.method === 'PATCH' && !window.lost) { window.lost = true; throw new TypeError('lost'); } return answer; };
+        window.fetch = async (url, o) => {
+            const answer = await window.plainFetch(url, o);
+            if (o?.method === 'PATCH' && !window.lost) { window.lost = true; throw new TypeError('lost'); }
+            return answer;
+        };
         """);
 
     /// <summary>No patch reaches the server.</summary>
@@ -107,7 +117,8 @@ public sealed class UnsentTests : IDisposable
         _screen.See("[data-unsent]", "Width");
         _screen.See("[data-saved]", "not saved");
         (Field(Length), Field(Width)).ShouldBe(("5.7", "2.2"), "what was typed stays typed");
-        ((bool)_screen.Driver.ExecuteScript("const e = new Event('beforeunload', { cancelable: true }); window.dispatchEvent(e); return e.defaultPrevented")!).ShouldBeTrue("leaving asks");
+        ((bool)_screen.Driver.ExecuteScript(
+            "const e = new Event('beforeunload', { cancelable: true }); window.dispatchEvent(e); return e.defaultPrevented")!).ShouldBeTrue("leaving asks");
         Online();
         _screen.Type("/survey/space/heightM", "1.94");
         _screen.Saved();
@@ -128,7 +139,9 @@ public sealed class UnsentTests : IDisposable
         _screen.Saved();
         _screen.OpenRig("Pipit", "survey");
         Field(Width).ShouldBe("2.21");
-        ((bool)_screen.Driver.ExecuteScript("const e = new Event('beforeunload', { cancelable: true }); window.dispatchEvent(e); return e.defaultPrevented")!).ShouldBeFalse("nothing is unsent");
+        ((bool)_screen.Driver.ExecuteScript(
+            "const e = new Event('beforeunload', { cancelable: true }); window.dispatchEvent(e); return e.defaultPrevented")!).ShouldBeFalse(
+                "nothing is unsent");
         _screen.IsClean();
     }
 
@@ -190,7 +203,11 @@ public sealed class UnsentTests : IDisposable
     public void Text_that_came_from_a_file_is_text()
     {
         var file = Path.Combine(_server.Folder, "tags.json");
-        File.WriteAllText(file, """{"name":"<b id='injected'>rig</b>","survey":{},"unit":{"chosen":"<img id='injected' src=x>","own":[{"id":"<img id='injected' src=x>","ratedCapacityW":2700,"ratedPowerW":980,"rlaA":7.6,"lraA":40}]}}""");
+        File.WriteAllText(file, """
+            {"name":"<b id='injected'>rig</b>","survey":{},
+             "unit":{"chosen":"<img id='injected' src=x>",
+              "own":[{"id":"<img id='injected' src=x>","ratedCapacityW":2700,"ratedPowerW":980,"rlaA":7.6,"lraA":40}]}}
+            """);
         _screen.Go("/");
         _screen.See("[data-rig='Pipit']");
         _screen.All("input[type='file']")[0].SendKeys(file);
@@ -200,7 +217,8 @@ public sealed class UnsentTests : IDisposable
         var box = chart.Size;
         for (var x = 0.1; x < 0.95; x += 0.04)
             for (var y = 0.1; y < 0.9; y += 0.08)
-                new OpenQA.Selenium.Interactions.Actions(_screen.Driver).MoveToElement(chart, (int)(box.Width * (x - 0.5)), (int)(box.Height * (y - 0.5))).Perform();
+                new OpenQA.Selenium.Interactions.Actions(_screen.Driver).MoveToElement(chart, (int)(box.Width * (x - 0.5)), (int)(box.Height * (y - 0.5)))
+                    .Perform();
         _screen.All("#injected").ShouldBeEmpty();
         _screen.IsClean();
     }

@@ -28,7 +28,8 @@ public sealed class StartTests(DemoServer demo) : StationTests(demo, "Thistle Va
         Screen.See("[data-turns]", "second unit");
         Screen.See("[data-study]", "All at once");
         Screen.Type("/start/further/0/lraA", "10");
-        Screen.Wait(() => Screen.All("[role='alert']").FirstOrDefault(a => a.Text.Contains("LRA must be at least", StringComparison.Ordinal)), "the values do not belong together");
+        Screen.Wait(() => Screen.All("[role='alert']").FirstOrDefault(a => a.Text.Contains("LRA must be at least", StringComparison.Ordinal)),
+            "the values do not belong together");
         Screen.Type("/start/further/0/lraA", "0");
         Screen.Until(() => Screen.All("[role='alert']").Count == 0, "estimated from its running current");
         Screen.Saved();

@@ -12,7 +12,8 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
         var before = Screen.All("[data-path$='/glazing']").Count;
         Screen.See("[data-wall='left']").SendKeys(Keys.Enter);
         Screen.Until(() => Screen.All("[data-path$='/glazing']").Count == before + 1, "the window stands in the list");
-        Screen.Until(() => Screen.Driver.SwitchTo().ActiveElement().GetAttribute("data-path")?.EndsWith("/widthM", StringComparison.Ordinal) == true, "its width has the focus");
+        Screen.Until(() => Screen.Driver.SwitchTo().ActiveElement().GetAttribute("data-path")?.EndsWith("/widthM", StringComparison.Ordinal) == true,
+            "its width has the focus");
         Screen.Into(Screen.Driver.SwitchTo().ActiveElement(), "1.2");
         Screen.Saved();
         Screen.See("[data-ledger='heat'] .moved", "+");

@@ -31,12 +31,14 @@ public sealed class UnitTests(DemoServer demo) : StationTests(demo, "Gannet's Re
     {
         Screen.Unfold("Own units");
         var file = Path.Combine(Demo.Server.Folder, "units.csv");
-        await File.WriteAllTextAsync(file, "id,kind,supplyVoltageV,frequencyHz,ratedCapacityW,ratedPowerW,minCapacityW,maxCapacityW\nSHED-9,miniSplitInverter,230,50,2900,760,900,3400\n");
+        await File.WriteAllTextAsync(file,
+            "id,kind,supplyVoltageV,frequencyHz,ratedCapacityW,ratedPowerW,minCapacityW,maxCapacityW\nSHED-9,miniSplitInverter,230,50,2900,760,900,3400\n");
         Screen.Driver.FindElement(By.CssSelector("[data-csv]")).SendKeys(file);
         Screen.See(".see", "SHED-9");
         await File.WriteAllTextAsync(file, "id,kind,ratedCapacityW\nSHED-10,miniSplitInverter,much\n");
         Screen.Driver.FindElement(By.CssSelector("[data-csv]")).SendKeys(file);
-        Screen.Wait(() => Screen.All("[role='alert']").FirstOrDefault(e => e.GetAttribute("textContent")!.Contains("row 2, ratedCapacityW")), "the row is named");
+        Screen.Wait(() => Screen.All("[role='alert']").FirstOrDefault(e => e.GetAttribute("textContent")!.Contains("row 2, ratedCapacityW")),
+            "the row is named");
         Screen.IsClean();
     }
 }

@@ -21,21 +21,27 @@ public class LayerTests
     [Fact]
     public void The_core_references_nothing_that_does_input_or_output()
     {
-        string[] allowed = ["System.Runtime", "System.Collections", "System.Linq", "System.Text.Json", "System.Text.RegularExpressions", "System.Threading.Tasks.Parallel", "System.Threading", "System.Numerics.Vectors", "System.Runtime.Numerics", "System.Memory", "System.Runtime.InteropServices", "System.Text.Encodings.Web", "System.Collections.Immutable", "System.ComponentModel.Primitives", "System.Collections.Concurrent", "MathNet.Numerics", "NodaTime"];
+        string[] allowed = ["System.Runtime", "System.Collections", "System.Linq", "System.Text.Json", "System.Text.RegularExpressions",
+            "System.Threading.Tasks.Parallel", "System.Threading", "System.Numerics.Vectors", "System.Runtime.Numerics", "System.Memory",
+            "System.Runtime.InteropServices", "System.Text.Encodings.Web", "System.Collections.Immutable", "System.ComponentModel.Primitives",
+            "System.Collections.Concurrent", "MathNet.Numerics", "NodaTime"];
         typeof(Vanto.Core.Job.Assessor).Assembly.GetReferencedAssemblies().Select(a => a.Name!).ShouldBeSubsetOf(allowed);
     }
 
     [Fact]
     public void The_core_reads_no_file_clock_console_or_chance() =>
         Types().That().ResideInAssembly(typeof(Vanto.Core.Job.Assessor).Assembly).Should()
-            .NotDependOnAnyTypesThat().HaveFullNameMatching(@"^System\.(IO\.(File|Directory|Stream)|Console|Net\.|Random|Environment|TimeProvider|Diagnostics\.Stopwatch)")
+            .NotDependOnAnyTypesThat()
+                .HaveFullNameMatching(@"^System\.(IO\.(File|Directory|Stream)|Console|Net\.|Random|Environment|TimeProvider|Diagnostics\.Stopwatch)")
             .Check(Core);
 
     [Fact]
     public void The_clock_is_never_asked()
     {
         IType[] clocks = [.. Core.Types.Where(t => t.FullName is "System.DateTime" or "System.DateTimeOffset")];
-        Core.Types.SelectMany(t => t.Dependencies).Where(d => d is ArchUnitNET.Domain.Dependencies.MethodCallDependency call && clocks.Contains(call.Target) && (call.TargetMember.Name.Contains("get_Now", StringComparison.Ordinal) || call.TargetMember.Name.Contains("get_UtcNow", StringComparison.Ordinal)))
+        Core.Types.SelectMany(t => t.Dependencies).Where(d => d is ArchUnitNET.Domain.Dependencies.MethodCallDependency call && clocks.Contains(call.Target)
+            && (call.TargetMember.Name.Contains("get_Now", StringComparison.Ordinal)
+                || call.TargetMember.Name.Contains("get_UtcNow", StringComparison.Ordinal)))
             .ShouldBeEmpty();
     }
 
@@ -88,7 +94,8 @@ public class LayerTests
         while (!File.Exists(Path.Combine(folder, "Vanto.slnx")))
             folder = Path.GetDirectoryName(folder)!;
         var file = XDocument.Load(Path.Combine(folder, "src", project, project + ".csproj"));
-        file.Descendants().Attributes("Include").Where(a => a.Parent!.Name.LocalName == "ProjectReference").Select(a => Path.GetFileNameWithoutExtension(a.Value.Replace('\\', '/'))).ShouldBeSubsetOf(below);
+        file.Descendants().Attributes("Include").Where(a => a.Parent!.Name.LocalName == "ProjectReference")
+            .Select(a => Path.GetFileNameWithoutExtension(a.Value.Replace('\\', '/'))).ShouldBeSubsetOf(below);
         file.Descendants().Attributes("Include").ShouldAllBe(a => !a.Value.Contains("/ui/"));
     }
 }

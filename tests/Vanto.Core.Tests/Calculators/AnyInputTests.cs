@@ -9,7 +9,10 @@ using Vanto.Core.Tests.Job;
 
 namespace Vanto.Core.Tests.Calculators;
 
-/// <summary>Every calculation takes any combination of its inputs in their ranges: an answer in finite numbers, or a sentence that says what does not belong together.</summary>
+/// <summary>
+/// Every calculation takes any combination of its inputs in their ranges: an answer in finite numbers, or a sentence that says what does not belong
+/// together.
+/// </summary>
 public partial class AnyInputTests
 {
     private const int Cases = 60;
@@ -24,7 +27,8 @@ public partial class AnyInputTests
     public void Any_inputs_in_range_are_answered(string name)
     {
         var calculator = CalculatorRegistry.All[name];
-        var fields = FieldCatalogue.Of(calculator.InputType, Activator.CreateInstance(calculator.InputType)!, JobFile.Json).Where(f => f.Input is not "list" && f.Path != "/text").ToList();
+        var fields = FieldCatalogue.Of(calculator.InputType, Activator.CreateInstance(calculator.InputType)!, JobFile.Json)
+            .Where(f => f.Input is not "list" && f.Path != "/text").ToList();
         Gen.Select(Gen.Int[0, Math.Max(0, fields.Count - 1)], Gen.Double[0, 1], (f, w) => new FieldAt(f, w)).Array[0, Math.Min(30, 2 * fields.Count)]
             .Sample(changes => Answered(calculator, fields, changes), iter: Cases, print: c => Inputs(fields, c).ToJsonString());
     }
@@ -59,6 +63,7 @@ public partial class AnyInputTests
     public void A_figure_is_named_by_what_it_is_and_its_unit()
     {
         var figures = CalculatorRegistry.Run(CalculatorRegistry.All["psychrometrics"], new Vanto.Core.Physics.PsychrometricsInput()).Figures;
-        figures.Select(f => f.Name).ShouldBe(["airPressurePa", "saturationPressurePa", "humidityRatioKgKg", "relativeHumidityPct", "airDensityKgM3", "dewPointC", "wetBulbC", "enthalpyKJKg", "specificVolumeM3Kg"], ignoreOrder: true);
+        figures.Select(f => f.Name).ShouldBe(["airPressurePa", "saturationPressurePa", "humidityRatioKgKg", "relativeHumidityPct", "airDensityKgM3",
+            "dewPointC", "wetBulbC", "enthalpyKJKg", "specificVolumeM3Kg"], ignoreOrder: true);
     }
 }

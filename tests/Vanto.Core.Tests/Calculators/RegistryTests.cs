@@ -18,7 +18,8 @@ public class RegistryTests
 
     [Fact]
     public void None_is_without_a_source_a_purpose_or_a_kebab_name() =>
-        CalculatorRegistry.All.Values.ShouldAllBe(c => c.Citations.Count > 0 && c.Purpose.Length > 10 && c.Name.All(x => char.IsAsciiLetterLower(x) || char.IsAsciiDigit(x) || x == '-'));
+        CalculatorRegistry.All.Values.ShouldAllBe(
+            c => c.Citations.Count > 0 && c.Purpose.Length > 10 && c.Name.All(x => char.IsAsciiLetterLower(x) || char.IsAsciiDigit(x) || x == '-'));
 
     [Fact]
     public void The_bench_agrees_with_the_station_on_the_same_box()
@@ -28,9 +29,12 @@ public class RegistryTests
         var sweep = Vanto.Core.Load.LoadCalculators.Headings(input).Figures.Single(f => f.Symbol == "180°").Value!.Value;
         sweep.ShouldBe(peak, 0.5);
         var soaked = Vanto.Core.Load.LoadCalculators.Soak(input).Figures.Single(f => f.Symbol == "T").Value!.Value;
-        var limited = Vanto.Core.Load.LoadCalculators.PeakIndoor(new Vanto.Core.Load.PeakIndoorInput { SensibleW = 0 }).Figures.Single(f => f.Symbol == "T").Value!.Value;
+        var limited =
+            Vanto.Core.Load.LoadCalculators.PeakIndoor(new Vanto.Core.Load.PeakIndoorInput { SensibleW = 0 }).Figures.Single(f => f.Symbol == "T").Value!.Value;
         limited.ShouldBeGreaterThan(soaked, "with people and devices inside and nothing cooling it is hotter still");
-        var enough = Vanto.Core.Load.LoadCalculators.PeakIndoor(new Vanto.Core.Load.PeakIndoorInput { SensibleW = 20000 }).Figures.Single(f => f.Symbol == "T").Value!.Value;
+        var enough =
+            Vanto.Core.Load.LoadCalculators.PeakIndoor(new Vanto.Core.Load.PeakIndoorInput { SensibleW = 20000 }).Figures.Single(
+                f => f.Symbol == "T").Value!.Value;
         enough.ShouldBe(25, 1e-6);
     }
 }

@@ -54,7 +54,8 @@ public class ReadingsTests
     [InlineData(400, 25, 400, 25, 1, 0.5, 600, 0, 14684.1, HoldVerdict.HoldTooShort)]
     [InlineData(400, 25, 406, 25, 1, 0.5, 3600, 41368.5, 14684.1, HoldVerdict.PressureRose)]
     [InlineData(110, 25, 110, 25, 10, 0.2, 3600, 0, 56319.1, HoldVerdict.GaugeTooCoarse)]
-    public void M52_pressure_hold_allows_for_the_evening_cooling(double psi1, double t1, double psi2, double t2, double r, double u, double s, double change, double uncertainty, HoldVerdict verdict)
+    public void M52_pressure_hold_allows_for_the_evening_cooling(double psi1, double t1, double psi2, double t2, double r, double u, double s, double change,
+        double uncertainty, HoldVerdict verdict)
     {
         double Abs(double psi) => psi * 6894.757293168 + 101325;
         var hold = PressureHold.Judge(Abs(psi1), t1 + 273.15, Abs(psi2), t2 + 273.15, r * 6894.757293168, u, s, 0.0012);

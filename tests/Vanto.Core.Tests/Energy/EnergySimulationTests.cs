@@ -16,7 +16,8 @@ public class EnergySimulationTests
     [InlineData("B3", 5742, 29070.2, 4482.5, 16071.1, 4243.13, 1187.93, 60.715, 0, 0.50973, 1, 10.5, 53.16, null, null)]
     [InlineData("C1", 6665.08, 35411.3, 5440, 4190.1, 0, 942.349, 464.54, -1396.71, 0.5988, 0.87587, 47.917, 0.049172, null, null)]
     [InlineData("C2", 4019.96, 21137.6, 4123.33, 4190.1, 0, 752.394, 131, -4962.29, 0.40091, 0.55288, 29, 121.02, 28.75, 33.167)]
-    public void Check_rigs(string name, double aircon, double cooling, double loads, double pv, double curtailed, double inverter, double battery, double stored,
+    public void Check_rigs(string name, double aircon, double cooling, double loads, double pv, double curtailed, double inverter, double battery,
+        double stored,
         double minSoc, double endSoc, double held, double unmet, double? airOff, double? cutOff)
     {
         var result = CheckRigs.Run(name);
@@ -129,7 +130,8 @@ internal static class CheckRigs
                     new EnergyCase
                     {
                         Unit = UnitCatalogue.Find("MS-12-120")!,
-                        Bank = new BatteryBank(Chemistry.Lfp, 16, ampHours ?? 200, ageCapacity: name == "B2" ? 0.8 : 1, ageResistance: name == "B2" ? 1.5 : 1, extraResistance: 0.003),
+                        Bank = new BatteryBank(Chemistry.Lfp, 16, ampHours ?? 200, ageCapacity: name == "B2" ? 0.8 : 1, ageResistance: name == "B2" ? 1.5 : 1,
+                            extraResistance: 0.003),
                         StepS = 300,
                         OutdoorC = outB,
                         IrradianceWm2 = sunB,

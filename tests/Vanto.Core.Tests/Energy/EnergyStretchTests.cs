@@ -13,7 +13,8 @@ public class EnergyStretchTests
     private static readonly JobDesign Van = NewcomersVan.Design with { Unit = NewcomersVan.Design.Unit with { Chosen = "MS-09-120" } };
     private static readonly WeatherYear Weather = new WeatherGenerator(SheetClimates.VanPlace, SheetClimates.Van, 3.5).Year(5);
 
-    private static EnergyInputs Inputs(JobDesign d, StretchDesign stretch) => new(d.Survey, d.Load, d.Unit, UnitCatalogue.Find(d.Unit.Chosen)!, d.Energy with { Stretch = stretch }, d.Start.ReserveSoc);
+    private static EnergyInputs Inputs(JobDesign d, StretchDesign stretch) =>
+        new(d.Survey, d.Load, d.Unit, UnitCatalogue.Find(d.Unit.Chosen)!, d.Energy with { Stretch = stretch }, d.Start.ReserveSoc);
 
     private static EnergyStretchResult Run(JobDesign d, StretchDesign stretch) => EnergyStretch.Of(Inputs(d, stretch), Weather, "made");
 
@@ -54,7 +55,8 @@ public class EnergyStretchTests
         {
             var hour = (int)july.Series.Hour[k];
             var (low, high) = (Weather.AirC[(first - 1) * 24 + hour - 1], Weather.AirC[(first - 1) * 24 + hour + 1]);
-            july.Series.OutdoorC[k].ShouldBeInRange(Math.Min(Math.Min(low, high), Weather.AirC[(first - 1) * 24 + hour]) - 0.01, Math.Max(Math.Max(low, high), Weather.AirC[(first - 1) * 24 + hour]) + 0.01);
+            july.Series.OutdoorC[k].ShouldBeInRange(Math.Min(Math.Min(low, high), Weather.AirC[(first - 1) * 24 + hour]) - 0.01,
+                Math.Max(Math.Max(low, high), Weather.AirC[(first - 1) * 24 + hour]) + 0.01);
         }
     }
 
@@ -87,7 +89,14 @@ public class EnergyStretchTests
     [Fact]
     public void What_fails_first_is_said_with_its_day_and_hour()
     {
-        var poor = Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = 1 }, Modules = Van.Survey.Sources.Modules with { Count = 0 } } } };
+        var poor = Van with
+        {
+            Survey = Van.Survey with
+            {
+                Sources =
+            Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = 1 }, Modules = Van.Survey.Sources.Modules with { Count = 0 } }
+            }
+        };
         var result = Run(poor, new StretchDesign { Month = 7, Day = 31, Days = 2, StepMinutes = 5 });
         result.HeldHours.ShouldBeLessThan(result.WindowHours);
         var words = result.Findings.Single(f => f.Code == "energy.stretch-fails").Words.ToString();

@@ -54,7 +54,8 @@ public class EnergyTables
     [InlineData("A1", 830, 24, 0.35, 0, 0, 51.2, 0.8, 1000, 0, 7972, 155.7, 194.63, 5733.2, 0.39, 0.2376)]
     [InlineData("B1", 940, 24, 0.5, 0.90, 35, 51.2, 0.8, 1080, 3402.5, 18233.9, 356.13, 445.16, 16756.9, 0.088, 0.4793)]
     [InlineData("C1", 680, 48, 0.25, 0.88, 15, 24, 0.5, 2880, 2560, 15781.8, 657.58, 1315.2, 13047.4, 0.21, 0.2042)]
-    public void By_hand_against_simulated(string rig, double plateW, double hours, double duty, double efficiency, double idleW, double nominalV, double depth, double dcWh, double acWh,
+    public void By_hand_against_simulated(string rig, double plateW, double hours, double duty, double efficiency, double idleW, double nominalV, double depth,
+        double dcWh, double acWh,
         double handWh, double chargeAh, double bankAh, double simulatedWh, double apart, double dutyFound)
     {
         var hand = HandBudget.Of(plateW, hours, duty, acWh, dcWh, efficiency, idleW, nominalV, depth);

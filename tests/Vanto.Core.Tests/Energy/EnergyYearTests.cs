@@ -31,7 +31,17 @@ public class EnergyYearTests
     [Fact]
     public void More_battery_is_never_lower_in_any_week_and_more_modules_give_more_sun()
     {
-        JobDesign With(int blocks, int modules) => Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = blocks }, Modules = Van.Survey.Sources.Modules with { Count = modules } } } };
+        JobDesign With(int blocks, int modules) => Van with
+        {
+            Survey = Van.Survey with
+            {
+                Sources = Van.Survey.Sources with
+                {
+                    Battery = Van.Survey.Sources.Battery with { Blocks = blocks },
+                    Modules = Van.Survey.Sources.Modules with { Count = modules }
+                }
+            }
+        };
         var small = EnergyYear.Of(Inputs(With(4, 4)), Weather, "");
         EnergyYear.Of(Inputs(With(12, 4)), Weather, "").Weeks.Min(w => w.MinSoc).ShouldBeGreaterThanOrEqualTo(small.Weeks.Min(w => w.MinSoc));
         EnergyYear.Of(Inputs(With(4, 8)), Weather, "").SunKWh.ShouldBe(2 * small.SunKWh, 1e-6 * small.SunKWh);
@@ -72,7 +82,14 @@ public class EnergyYearTests
         Day(Van.Energy with { EcoSoc = 0.9, EcoRiseK = 3 }).Ledger.AirconWh.ShouldBeLessThan(plain.Ledger.AirconWh, "economy is warmer");
         Day(Van.Energy with { PowerCapW = 320 }).Series.AirconW.Max().ShouldBeLessThanOrEqualTo(321, "the cap holds");
         Day(Van.Energy with { StopAtReserve = true }).MinSoc.ShouldBeGreaterThanOrEqualTo(plain.MinSoc - 1e-9);
-        var sunny = Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Modules = Van.Survey.Sources.Modules with { Count = 12 }, Battery = Van.Survey.Sources.Battery with { Blocks = 12 } } } };
+        var sunny = Van with
+        {
+            Survey = Van.Survey with
+            {
+                Sources =
+            Van.Survey.Sources with { Modules = Van.Survey.Sources.Modules with { Count = 12 }, Battery = Van.Survey.Sources.Battery with { Blocks = 12 } }
+            }
+        };
         var ahead = Assessor.Assess(sunny with { Energy = sunny.Energy with { PreCoolK = 3, StartHour = 8 } }).Energy!;
         ahead.Ledger.AirconWh.ShouldBeGreaterThan(Assessor.Assess(sunny with { Energy = sunny.Energy with { StartHour = 8 } }).Energy!.Ledger.AirconWh);
         ahead.Series.CabinC.Min().ShouldBeLessThan(Van.Energy.HoldC - 0.5);
@@ -100,10 +117,21 @@ public class EnergyYearTests
     [Fact]
     public void A_year_says_which_week_fails_first_and_which_is_hardest()
     {
-        JobDesign With(int blocks, int modules) => Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = blocks }, Modules = Van.Survey.Sources.Modules with { Count = modules } } } };
+        JobDesign With(int blocks, int modules) => Van with
+        {
+            Survey = Van.Survey with
+            {
+                Sources = Van.Survey.Sources with
+                {
+                    Battery = Van.Survey.Sources.Battery with { Blocks = blocks },
+                    Modules = Van.Survey.Sources.Modules with { Count = modules }
+                }
+            }
+        };
         var poor = EnergyYear.Of(Inputs(With(1, 0)), Weather, "made");
         poor.Findings.Single(f => f.Code == "energy.year-dark").Level.ShouldBe(Severity.Stop);
-        poor.Findings.Single(f => f.Code == "energy.year-reserve").Words.ToString().ShouldContain($"first in week {poor.Weeks.First(w => w.MinSoc < Van.Start.ReserveSoc).Number}");
+        poor.Findings.Single(f => f.Code == "energy.year-reserve").Words.ToString()
+            .ShouldContain($"first in week {poor.Weeks.First(w => w.MinSoc < Van.Start.ReserveSoc).Number}");
         poor.Findings.Single(f => f.Code == "energy.year-warm").Words.ToString().ShouldContain($"Week {poor.Weeks.MaxBy(w => w.WarmHours)!.Number} ");
         var rich = EnergyYear.Of(Inputs(With(40, 40)), Weather, "made");
         rich.Findings.ShouldNotContain(f => f.Code == "energy.year-dark" || f.Code == "energy.year-reserve");
@@ -123,7 +151,14 @@ public class EnergyYearTests
     [Fact]
     public void Options_stand_beside_the_design_and_two_of_one_name_are_refused()
     {
-        var lean = new OptionDesign { Name = "lean", Chosen = "MS-09-120", Start = Van.Start, Energy = Van.Energy with { HoldC = Van.Energy.HoldC + 2 }, Sources = Van.Survey.Sources };
+        var lean = new OptionDesign
+        {
+            Name = "lean",
+            Chosen = "MS-09-120",
+            Start = Van.Start,
+            Energy = Van.Energy with { HoldC = Van.Energy.HoldC + 2 },
+            Sources = Van.Survey.Sources
+        };
         var view = OptionsTable.Of(Van with { Options = [lean], Baseline = "lean" }, null);
         view.Baseline.ShouldBe("lean");
         view.Rows.Select(r => r.Name).ShouldBe(["", "lean"]);

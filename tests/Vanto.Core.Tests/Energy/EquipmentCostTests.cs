@@ -11,7 +11,8 @@ namespace Vanto.Core.Tests.Energy;
 public class EquipmentCostTests
 {
     private static readonly AcUnit Unit = UnitCatalogue.Find("MS-12-120")!;
-    private static readonly SizingDesign Prices = new() { UnitCost = 100, BatteryCost = 500, ModuleCost = 150, InverterCost = 200, StarterCost = 250, GeneratorCost = 300 };
+    private static readonly SizingDesign Prices =
+        new() { UnitCost = 100, BatteryCost = 500, ModuleCost = 150, InverterCost = 200, StarterCost = 250, GeneratorCost = 300 };
 
     private static readonly SourcesDesign Nothing = new()
     {
@@ -52,7 +53,19 @@ public class EquipmentCostTests
         var design = NewcomersVan.Design with
         {
             Unit = NewcomersVan.Design.Unit with { Chosen = "MS-09-120" },
-            Energy = NewcomersVan.Design.Energy with { Sizing = new SizingDesign { MostBatteries = 8, MostModules = 5, Days = 1, WarmerK = 0, HotDays = false, ChooseGenerator = true, MostGeneratorHours = 168 } },
+            Energy = NewcomersVan.Design.Energy with
+            {
+                Sizing = new SizingDesign
+                {
+                    MostBatteries = 8,
+                    MostModules = 5,
+                    Days = 1,
+                    WarmerK = 0,
+                    HotDays = false,
+                    ChooseGenerator = true,
+                    MostGeneratorHours = 168
+                }
+            },
         };
         var unit = UnitCatalogue.Find("MS-09-120")!;
         var result = KitSearchOf.Rig(design)!(null, default);

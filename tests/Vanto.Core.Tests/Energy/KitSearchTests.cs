@@ -15,7 +15,8 @@ public class KitSearchTests
         Energy = NewcomersVan.Design.Energy with { Sizing = new SizingDesign { MostBatteries = 8, MostModules = 5, Days = 2, WarmerK = 1 } },
     };
 
-    private static SizingResult Search(JobDesign design, IProgress<SizingProgress>? progress = null, CancellationToken stop = default) => KitSearchOf.Rig(design)!(progress, stop);
+    private static SizingResult Search(JobDesign design, IProgress<SizingProgress>? progress = null, CancellationToken stop = default) =>
+        KitSearchOf.Rig(design)!(progress, stop);
 
     private sealed class Heard : IProgress<SizingProgress>
     {
@@ -38,7 +39,15 @@ public class KitSearchTests
         {
             var adopted = Van with
             {
-                Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = point.Kit.Batteries }, Modules = Van.Survey.Sources.Modules with { Count = point.Kit.Modules }, Inverter = Van.Survey.Sources.Inverter with { RatedW = result.Inverter!.RatedW, IdleW = null } } },
+                Survey = Van.Survey with
+                {
+                    Sources = Van.Survey.Sources with
+                    {
+                        Battery = Van.Survey.Sources.Battery with { Blocks = point.Kit.Batteries },
+                        Modules = Van.Survey.Sources.Modules with { Count = point.Kit.Modules },
+                        Inverter = Van.Survey.Sources.Inverter with { RatedW = result.Inverter!.RatedW, IdleW = null }
+                    }
+                },
                 Energy = Van.Energy with { HoldC = point.Kit.HoldC, OtherwiseC = Van.Energy.OtherwiseC + point.Kit.HoldC - Van.Energy.HoldC, StartSoc = 1 },
             };
             var day = Assessor.Assess(adopted).Energy!;
@@ -79,7 +88,17 @@ public class KitSearchTests
     [Fact]
     public void With_a_generator_that_starts_by_itself_every_kit_is_tried()
     {
-        var generator = Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Generator = Van.Survey.Sources.Generator with { Fitted = true, AutoStart = true, CoAlarm = true } } }, Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { HotDays = false, CloudyDays = false, Aged = false, WarmerK = 0, MostGeneratorHours = 168 } } };
+        var generator = Van with
+        {
+            Survey = Van.Survey with
+            {
+                Sources = Van.Survey.Sources with { Generator = Van.Survey.Sources.Generator with { Fitted = true, AutoStart = true, CoAlarm = true } }
+            },
+            Energy = Van.Energy with
+            {
+                Sizing = Van.Energy.Sizing with { HotDays = false, CloudyDays = false, Aged = false, WarmerK = 0, MostGeneratorHours = 168 }
+            }
+        };
         var result = Search(generator);
         result.Evaluations.ShouldBeGreaterThanOrEqualTo(8 * 6);
         result.Maps[0].Cells.Count(c => c.Holds).ShouldBeGreaterThanOrEqualTo(Search(generator with { Survey = Van.Survey }).Maps[0].Cells.Count(c => c.Holds));
@@ -111,14 +130,25 @@ public class KitSearchTests
     [Fact]
     public void A_bank_that_does_not_start_the_unit_is_no_kit()
     {
-        var rooftop = Van with { Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { ChooseInverter = false } }, Unit = Van.Unit with { Chosen = "RT-15-115" }, Start = Van.Start with { Remedy = StartRemedy.None }, Survey = Van.Survey with { Sources = Van.Survey.Sources with { Inverter = Van.Survey.Sources.Inverter with { RatedW = 1500 } } } };
+        var rooftop = Van with
+        {
+            Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { ChooseInverter = false } },
+            Unit = Van.Unit with { Chosen = "RT-15-115" },
+            Start = Van.Start with { Remedy = StartRemedy.None },
+            Survey = Van.Survey with { Sources = Van.Survey.Sources with { Inverter = Van.Survey.Sources.Inverter with { RatedW = 1500 } } }
+        };
         Search(rooftop).Findings.ShouldContain(f => f.Code == "size.start");
     }
 
     [Fact]
     public void Inverter_and_soft_starter_are_chosen_together_by_what_they_cost()
     {
-        JobDesign Rooftop(double starter) => Van with { Unit = Van.Unit with { Chosen = "RT-13-115" }, Start = Van.Start with { Remedy = StartRemedy.None }, Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { StarterCost = starter, HotDays = false, CloudyDays = false, Aged = false } } };
+        JobDesign Rooftop(double starter) => Van with
+        {
+            Unit = Van.Unit with { Chosen = "RT-13-115" },
+            Start = Van.Start with { Remedy = StartRemedy.None },
+            Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { StarterCost = starter, HotDays = false, CloudyDays = false, Aged = false } }
+        };
         var cheap = Search(Rooftop(50));
         cheap.Inverter!.Remedy.ShouldBe(StartRemedy.SoftStarter);
         var dear = Search(Rooftop(5000));
@@ -133,7 +163,8 @@ public class KitSearchTests
         Search(Van with { Energy = Van.Energy with { Sizing = Van.Energy.Sizing with { ChooseInverter = false } } }).Inverter.ShouldBeNull();
     }
 
-    private static JobDesign WithSizing(Func<SizingDesign, SizingDesign> change) => Van with { Energy = Van.Energy with { Sizing = change(Van.Energy.Sizing) } };
+    private static JobDesign WithSizing(Func<SizingDesign, SizingDesign> change) =>
+        Van with { Energy = Van.Energy with { Sizing = change(Van.Energy.Sizing) } };
 
     [Fact]
     public void A_generator_is_bought_where_it_is_allowed_and_no_kit_of_the_frontier_is_beaten()
@@ -145,7 +176,8 @@ public class KitSearchTests
         result.Frontier.ShouldContain(p => p.Kit.GeneratorW > 0);
         result.Frontier.Where(p => p.Kit.GeneratorW == 0).ShouldAllBe(p => p.Kit.GeneratorHours == 0 && p.FuelLitresAWeek == 0);
         foreach (var p in result.Frontier)
-            result.Frontier.ShouldNotContain(q => q != p && q.Kit.Cost <= p.Kit.Cost && q.Kit.MassKg <= p.Kit.MassKg && q.Kit.HoldC <= p.Kit.HoldC && q.Kit.GeneratorHours <= p.Kit.GeneratorHours);
+            result.Frontier.ShouldNotContain(q => q != p && q.Kit.Cost <= p.Kit.Cost && q.Kit.MassKg <= p.Kit.MassKg && q.Kit.HoldC <= p.Kit.HoldC
+                && q.Kit.GeneratorHours <= p.Kit.GeneratorHours);
         // The map without one is the map of a rig that may not buy any.
         result.Maps[0].Least.ShouldBe(Search(WithSizing(s => s with { WarmerK = 0 })).Maps[0].Least);
         var with = result.Frontier.First(p => p.Kit.GeneratorW > 0);
@@ -157,21 +189,34 @@ public class KitSearchTests
     [Fact]
     public void A_generator_bought_carries_the_most_drawn_and_starts_the_unit()
     {
-        var design = WithSizing(s => s with { ChooseGenerator = true, MostGeneratorHours = 168, WarmerK = 0, ChooseInverter = false }) with { Unit = Van.Unit with { Chosen = "RT-13-115" }, Start = Van.Start with { Remedy = StartRemedy.None } };
-        design = design with { Survey = design.Survey with { Sources = design.Survey.Sources with { Inverter = design.Survey.Sources.Inverter with { RatedW = 3000 } } } };
+        var design = WithSizing(s => s with { ChooseGenerator = true, MostGeneratorHours = 168, WarmerK = 0, ChooseInverter = false }) with
+        {
+            Unit = Van.Unit with { Chosen = "RT-13-115" },
+            Start = Van.Start with { Remedy = StartRemedy.None }
+        };
+        design = design with
+        {
+            Survey = design.Survey with { Sources = design.Survey.Sources with { Inverter = design.Survey.Sources.Inverter with { RatedW = 3000 } } }
+        };
         var bought = Search(design).Maps.Where(m => m.GeneratorW > 0).Select(m => m.GeneratorW).ToList();
         // The sheet of smallest sources: an inverter generator of 4,000 W starts a 13.5 k rooftop unit without help, none below does.
         bought.ShouldBe([4000]);
         var soft = design with { Start = design.Start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 } };
         Search(soft).Maps.Where(m => m.GeneratorW > 0).Min(m => m.GeneratorW).ShouldBeLessThan(4000);
-        var small = design with { Unit = design.Unit with { Chosen = "RT-15-115" }, Survey = design.Survey with { Place = design.Survey.Place with { ElevationM = 3000 } } };
+        var small = design with
+        {
+            Unit = design.Unit with { Chosen = "RT-15-115" },
+            Survey = design.Survey with { Place = design.Survey.Place with { ElevationM = 3000 } }
+        };
         Search(small).Findings.ShouldContain(f => f.Code == "size.generator");
     }
 
     [Fact]
     public void Fewer_generator_hours_allowed_never_let_more_kits_hold()
     {
-        var counts = new[] { 0.0, 5, 20, 168 }.Select(hours => Search(WithSizing(s => s with { ChooseGenerator = true, MostGeneratorHours = hours, WarmerK = 0, HotDays = false })).Maps.Sum(m => m.Cells.Count(c => c.Holds))).ToList();
+        var counts = new[] { 0.0, 5, 20, 168 }.Select(hours => Search(WithSizing(
+            s => s with { ChooseGenerator = true, MostGeneratorHours = hours, WarmerK = 0, HotDays = false })).Maps.Sum(
+                m => m.Cells.Count(c => c.Holds))).ToList();
         counts.ShouldBe(counts.Order());
         counts[^1].ShouldBeGreaterThan(counts[0]);
     }
@@ -184,7 +229,8 @@ public class KitSearchTests
         var dark = result.Scenarios.Single(s => s.Id == "dark");
         dark.Least.Distinct().Count().ShouldBe(1, "the modules give nothing");
         dark.Least[0].ShouldBe(result.Scenarios[0].Least[0], "without modules the design day is as dark");
-        var two = Search(design with { Energy = design.Energy with { Sizing = design.Energy.Sizing with { DarkDays = 2 } } }).Scenarios.Single(s => s.Id == "dark");
+        var two = Search(design with { Energy = design.Energy with { Sizing = design.Energy.Sizing with { DarkDays = 2 } } }).Scenarios.Single(
+            s => s.Id == "dark");
         two.Words.ToString().ShouldBe("2 days without sun on the modules");
         (two.Least[0] < 0 || two.Least[0] > dark.Least[0]).ShouldBeTrue();
     }
@@ -207,7 +253,8 @@ public class KitSearchTests
     public void Where_nothing_holds_a_generator_is_offered_and_with_it_something_does()
     {
         var tight = WithSizing(s => s with { MostBatteries = 2, MostModules = 1, WarmerK = 0, MostGeneratorHours = 168 });
-        var offer = Search(tight).Findings.Single(f => f.Code == "size.none").Remedies.Single(r => r.Changes.Any(c => c.Path == "/energy/sizing/chooseGenerator"));
+        var offer = Search(tight).Findings.Single(f => f.Code == "size.none").Remedies
+            .Single(r => r.Changes.Any(c => c.Path == "/energy/sizing/chooseGenerator"));
         ((bool)offer.Changes[0].Value!).ShouldBeTrue();
         Search(tight with { Energy = tight.Energy with { Sizing = tight.Energy.Sizing with { ChooseGenerator = true } } }).Frontier.ShouldNotBeEmpty();
     }
@@ -246,5 +293,7 @@ public class KitSearchTests
 
     [Fact]
     public void Without_a_bank_it_asks_for_one() =>
-        Should.Throw<InputException>(() => Search(Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Fitted = false } } } }));
+        Should.Throw<InputException>(() =>
+            Search(
+                Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Fitted = false } } } }));
 }

@@ -26,22 +26,32 @@ public class LimitedPowerTests
         },
     };
 
-    private static readonly JobDesign Ample = Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = 12 } } } };
+    private static readonly JobDesign Ample =
+        Van with { Survey = Van.Survey with { Sources = Van.Survey.Sources with { Battery = Van.Survey.Sources.Battery with { Blocks = 12 } } } };
 
-    private static LimitedPowerView Of(JobDesign d) => LimitedPowerStudy.Of(new EnergyInputs(d.Survey, d.Load, d.Unit, UnitCatalogue.Find(d.Unit.Chosen)!, d.Energy, d.Start.ReserveSoc));
+    private static LimitedPowerView Of(JobDesign d) =>
+        LimitedPowerStudy.Of(new EnergyInputs(d.Survey, d.Load, d.Unit, UnitCatalogue.Find(d.Unit.Chosen)!, d.Energy, d.Start.ReserveSoc));
 
     [Fact]
     public void The_largest_goes_first_and_what_may_not_wait_never()
     {
         var rows = Of(Van).Rows;
-        rows.Select(r => r.Words.ToString()).ShouldBe(["water heater", "lamps", "set-point 1.0 K up", "set-point 2.0 K up", "unit capped at half its rating", "fridge"], "a fridge never goes before the unit is held back");
+        rows.Select(r => r.Words.ToString()).ShouldBe(
+            ["water heater", "lamps", "set-point 1.0 K up", "set-point 2.0 K up", "unit capped at half its rating", "fridge"],
+            "a fridge never goes before the unit is held back");
         rows.Select(r => r.Device).ShouldBe([1, 3, null, null, null, 0]);
     }
 
     [Fact]
     public void The_fitter_puts_them_in_an_order_of_his_own()
     {
-        IEnumerable<string> With(string name, int rank) => Of(Van with { Survey = Van.Survey with { Devices = [.. Van.Survey.Devices.Select(d => d.Name == name ? d with { ShedRank = rank } : d)] } }).Rows.Select(r => r.Words.ToString());
+        IEnumerable<string> With(string name, int rank) => Of(Van with
+        {
+            Survey = Van.Survey with
+            {
+                Devices = [.. Van.Survey.Devices.Select(d => d.Name == name ? d with { ShedRank = rank } : d)]
+            }
+        }).Rows.Select(r => r.Words.ToString());
         With("lamps", 1).Take(2).ShouldBe(["lamps", "water heater"]);
         With("fridge", 1).Take(3).ShouldBe(["fridge", "water heater", "lamps"]);
     }
@@ -62,7 +72,11 @@ public class LimitedPowerTests
     [Fact]
     public void Letting_the_night_drift_spares_something_and_ends_where_the_hours_put_it()
     {
-        var night = Ample with { Survey = Ample.Survey with { Place = Ample.Survey.Place with { NightLowC = 28 } }, Energy = Van.Energy with { HoldC = 24, From = 22, To = 7 } };
+        var night = Ample with
+        {
+            Survey = Ample.Survey with { Place = Ample.Survey.Place with { NightLowC = 28 } },
+            Energy = Van.Energy with { HoldC = 24, From = 22, To = 7 }
+        };
         var drift = Of(night).Drift!;
         drift.SavedWh.ShouldBeGreaterThan(0);
         drift.WarmestC.ShouldBe(24 + 0.5 * 7, 1e-9);
@@ -78,7 +92,12 @@ public class LimitedPowerTests
         var space = RigDay.Of(cool.Survey, cool.Load).Day.Space;
         foreach (var hour in Enumerable.Range(0, 24))
             (DesignDay.AirC(space.Weather, hour + 0.5) < space.SetpointC - 2).ShouldBe(hours.Contains(hour), $"{hour} o'clock, dry air");
-        Of(Van with { Survey = Van.Survey with { Place = Van.Survey.Place with { DryBulbC = 38, NightLowC = 29, HumidityPct = 60 } } }).FanHours.ShouldBeEmpty();
+        Of(
+            Van with
+            {
+                Survey =
+                Van.Survey with { Place = Van.Survey.Place with { DryBulbC = 38, NightLowC = 29, HumidityPct = 60 } }
+            }).FanHours.ShouldBeEmpty();
     }
 
     /// <summary>Closed form of a lumped cabin, checked by following it in time.</summary>

@@ -25,7 +25,8 @@ public class PvStringsTests
     [InlineData("200", "controller", 3, 1, 0, 70, 77.8208, 80.19, 51.8364, 10.3, 16.094, "pv.vmp-hot")]
     [InlineData("410", "controller", 2, 3, 5, 75, 78.6284, 80.568, 51.958, 41.7, 65.156, "pv.vmp-hot pv.string-fuse")]
     [InlineData("410", "hybrid", 3, 1, 5, 75, 117.943, 120.852, 77.937, 13.9, 21.719, "pv.vmp-hot")]
-    public void Strings_stand_where_the_coefficients_put_them(string module, string input, int series, int parallel, double lowest, double hot, double cold, double table, double hotV, double shortA, double conductor, string codes)
+    public void Strings_stand_where_the_coefficients_put_them(string module, string input, int series, int parallel, double lowest, double hot, double cold,
+        double table, double hotV, double shortA, double conductor, string codes)
     {
         var (m, i) = Of(module, input);
         var r = PvStrings.Check(m, i, series, parallel, lowest, hot);
@@ -40,7 +41,11 @@ public class PvStringsTests
     [Fact]
     public void A_rig_is_shown_every_allowed_design_not_the_first_few()
     {
-        var van = NewcomersVan.With(s => s with { Modules = s.Modules with { Count = 24, Series = 4, StringsFused = true }, Controller = new ControllerDesign { Known = true, ShortMaxA = 500, WorkMaxA = 500 } });
+        var van = NewcomersVan.With(s => s with
+        {
+            Modules = s.Modules with { Count = 24, Series = 4, StringsFused = true },
+            Controller = new ControllerDesign { Known = true, ShortMaxA = 500, WorkMaxA = 500 }
+        });
         var shown = Assessor.Assess(van).Energy!.Array;
         var module = new PvModule(200, 24.3, 20.4, 10.3, 9.8);
         var all = PvStrings.Enumerate(module, new PvInput(150, 19.4, 145, 500, 500), 24, shown.LowestC, shown.HotCellC, true);

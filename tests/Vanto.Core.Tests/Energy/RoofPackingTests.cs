@@ -28,7 +28,8 @@ public class RoofPackingTests
 
     [Fact]
     public void The_cabin_roof_mixes_orientations_row_by_row() =>
-        RoofPacking.Pack(new Roof(5000, 4000, 300, 1722, 1134, 20, [])).Modules.Take(3).ShouldBe([new(300, 300, 1722, 1134), new(2042, 300, 1722, 1134), new(300, 1454, 1134, 1722)]);
+        RoofPacking.Pack(new Roof(5000, 4000, 300, 1722, 1134, 20, [])).Modules.Take(3)
+            .ShouldBe([new(300, 300, 1722, 1134), new(2042, 300, 1722, 1134), new(300, 1454, 1134, 1722)]);
 
     [Fact]
     public void Nothing_overlaps_and_nothing_stands_on_an_obstacle_or_over_the_edge()
@@ -38,7 +39,8 @@ public class RoofPackingTests
         for (var roof = 0; roof < 40; roof++)
         {
             var (length, width) = (Next(1500, 6000), Next(1200, 2600));
-            List<RoofObstacle> obstacles = [.. Enumerable.Range(0, 3).Select(_ => new RoofObstacle(new(Next(0, length), Next(0, width), Next(200, 800), Next(200, 800))))];
+            List<RoofObstacle> obstacles =
+                [.. Enumerable.Range(0, 3).Select(_ => new RoofObstacle(new(Next(0, length), Next(0, width), Next(200, 800), Next(200, 800))))];
             var plan = RoofPacking.Pack(new Roof(length, width, 40, 1200, 540, 15, obstacles));
             foreach (var m in plan.Modules)
             {
@@ -63,8 +65,18 @@ public class RoofPackingTests
     [Fact]
     public void A_rooftop_unit_stands_on_its_own_roof_and_a_split_does_not()
     {
-        var van = NewcomersVan.Design with { Survey = NewcomersVan.Design.Survey with { Sources = NewcomersVan.Design.Survey.Sources with { Modules = new ModulesDesign { Count = 1, LengthM = 1.2, WidthM = 0.54 } } } };
-        ArrayView Roof(string unit, RoofDesign? on = null) => Assessor.Assess(van with { Unit = van.Unit with { Chosen = unit }, Survey = van.Survey with { Sources = van.Survey.Sources with { OnRoof = on ?? new RoofDesign() } } }).Energy!.Array;
+        var van = NewcomersVan.Design with
+        {
+            Survey = NewcomersVan.Design.Survey with
+            {
+                Sources = NewcomersVan.Design.Survey.Sources with { Modules = new ModulesDesign { Count = 1, LengthM = 1.2, WidthM = 0.54 } }
+            }
+        };
+        ArrayView Roof(string unit, RoofDesign? on = null) => Assessor.Assess(van with
+        {
+            Unit = van.Unit with { Chosen = unit },
+            Survey = van.Survey with { Sources = van.Survey.Sources with { OnRoof = on ?? new RoofDesign() } }
+        }).Energy!.Array;
         var split = Roof("MS-09-120");
         split.Unit.ShouldBeNull();
         var rooftop = Roof("RT-09-115");

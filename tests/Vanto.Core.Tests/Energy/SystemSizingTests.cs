@@ -37,7 +37,8 @@ public class SystemSizingTests
                 Inverter = new EnergyInverter(new InverterModel(3000, 35), 3000),
                 Modules = new EnergyModules(0, 410),
             };
-            var free = EnergySimulation.Run(start, new LumpedCabin(125, 1400e3, outdoor, [.. hours.Select((h, i) => 1.60 * sun[i] + (In(h, 17, 9) ? 280 : 0))], 29, 18.5));
+            var free = EnergySimulation.Run(start,
+                new LumpedCabin(125, 1400e3, outdoor, [.. hours.Select((h, i) => 1.60 * sun[i] + (In(h, 17, 9) ? 280 : 0))], 29, 18.5));
             AirconWh = free.Ledger.AirconWh;
             _case = start with { AirconW = free.AirconW, Recorded = false, GiveUpSoc = Reserve };
         }
@@ -46,7 +47,8 @@ public class SystemSizingTests
 
         public bool Feasible(KitSize kit, bool aged)
         {
-            var bank = new BatteryBank(Chemistry.Lfp, 16, 100 * kit.Batteries, ageCapacity: aged ? 0.8 : 1, ageResistance: aged ? 1.5 : 1, extraResistance: 0.006 / kit.Batteries);
+            var bank = new BatteryBank(Chemistry.Lfp, 16, 100 * kit.Batteries, ageCapacity: aged ? 0.8 : 1, ageResistance: aged ? 1.5 : 1,
+                extraResistance: 0.006 / kit.Batteries);
             return SystemSizing.Holds(EnergySimulation.Run(_case with { Bank = bank, Modules = _case.Modules with { Count = kit.Modules } }), Reserve);
         }
     }
@@ -106,7 +108,8 @@ public class SystemSizingTests
         {
             var bus = new Bus(3, sunShare: 0.35, nightC: night);
             var least = SystemSizing.Staircase(MostBatteries, MostModules, kit => bus.Feasible(kit, false));
-            points.AddRange(least.Select((b, a) => (b, a)).Where(x => x.b > 0).Select(x => new KitPoint(night, x.b, x.a, 190 * x.a + 1400 * x.b, 21 * x.a + 48 * x.b)));
+            points.AddRange(
+                least.Select((b, a) => (b, a)).Where(x => x.b > 0).Select(x => new KitPoint(night, x.b, x.a, 190 * x.a + 1400 * x.b, 21 * x.a + 48 * x.b)));
         }
         points.Count.ShouldBe(52);
         SystemSizing.Frontier(points).OrderBy(p => p.HoldC).ThenBy(p => p.MassKg).Select(p => $"{p.HoldC} {p.Modules} {p.Batteries} {p.Cost} {p.MassKg}")

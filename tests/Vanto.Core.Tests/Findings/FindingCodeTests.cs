@@ -9,7 +9,8 @@ public partial class FindingCodeTests
 {
     private static readonly IReadOnlyDictionary<string, string> Sources = Directory
         .EnumerateFiles(Path.Combine(Root(), "src", "Vanto.Core"), "*.cs", SearchOption.AllDirectories)
-        .Where(f => !f.Contains($"{Path.DirectorySeparatorChar}obj{Path.DirectorySeparatorChar}", StringComparison.Ordinal) && Path.GetFileName(f) is not ("FindingCode.cs" or "Finding.cs"))
+        .Where(f => !f.Contains($"{Path.DirectorySeparatorChar}obj{Path.DirectorySeparatorChar}", StringComparison.Ordinal)
+            && Path.GetFileName(f) is not ("FindingCode.cs" or "Finding.cs"))
         .ToDictionary(f => f, File.ReadAllText);
 
     private static string Root()

@@ -11,7 +11,9 @@ using Vanto.Core.Start;
 
 namespace Vanto.Core.Tests.Job;
 
-/// <summary>Any combination of fields in their ranges is assessed: no fault of Vanto's own, every number finite, the energy closes, in under a second.</summary>
+/// <summary>
+/// Any combination of fields in their ranges is assessed: no fault of Vanto's own, every number finite, the energy closes, in under a second.
+/// </summary>
 [Trait("Category", "Fuzz")]
 public class AnyDesignTests
 {
@@ -36,7 +38,8 @@ public class AnyDesignTests
                 var readings = new JsonObject();
                 foreach (var (field, w) in RecordFields.Zip(where))
                     AnyDesign.Put(readings, field, w);
-                CommissionRecord[] records = [new(Guid.NewGuid(), DateTimeOffset.UnixEpoch, "Wren", readings.Deserialize<StartUpReadings>(JobFile.Json)!, null)];
+                CommissionRecord[] records =
+                    [new(Guid.NewGuid(), DateTimeOffset.UnixEpoch, "Wren", readings.Deserialize<StartUpReadings>(JobFile.Json)!, null)];
                 var assessment = Assessor.Assess(AnyDesign.Of(changes), records);
                 assessment.Faults.ShouldAllBe(f => f.Id == "");
             },
@@ -64,13 +67,15 @@ public class AnyDesignTests
     {
         if (Assessor.Assess(design) is not { Energy: not null, Unit: { } unit } || design.Energy.Sizing.MostBatteries > 12)
             return;
-        var inputs = new EnergyInputs(design.Survey, design.Load, design.Unit, unit.Unit, design.Energy with { Stretch = design.Energy.Stretch with { Days = 1 } }, design.Start.ReserveSoc);
+        var inputs = new EnergyInputs(design.Survey, design.Load, design.Unit, unit.Unit,
+            design.Energy with { Stretch = design.Energy.Stretch with { Days = 1 } }, design.Start.ReserveSoc);
         object?[] answers =
         [
             Answer(() => LimitedPowerStudy.Of(inputs)),
             Answer(() => StartStudy.Of(design.Survey, design.Start, unit.Unit)),
             Answer(() => OptionsTable.Of(design with { Options = [.. design.Options.Take(2)] }, null)),
-            Answer(() => KitSearchOf.Rig(design with { Energy = design.Energy with { Sizing = design.Energy.Sizing with { MostBatteries = 3, MostModules = 3, Days = 1 } } })?.Invoke(null, default)),
+            Answer(() => KitSearchOf.Rig(design with {
+                Energy = design.Energy with { Sizing = design.Energy.Sizing with { MostBatteries = 3, MostModules = 3, Days = 1 } } })?.Invoke(null, default)),
             design.Survey.Climate.Months.Count == 12 ? Answer(() => EnergyStretch.Of(inputs, SeasonRun.Made(design.Survey), "made")) : null,
         ];
         foreach (var answer in answers)

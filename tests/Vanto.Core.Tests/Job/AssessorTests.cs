@@ -56,7 +56,11 @@ public class AssessorTests
     [Fact]
     public void Windows_larger_than_their_side_are_refused_at_the_survey()
     {
-        var design = NewcomersVan.Design with { Survey = NewcomersVan.Design.Survey with { Windows = [new WindowDesign { Side = Side.Rear, WidthM = 3, HeightM = 2 }] } };
+        var design =
+            NewcomersVan.Design with
+            {
+                Survey = NewcomersVan.Design.Survey with { Windows = [new WindowDesign { Side = Side.Rear, WidthM = 3, HeightM = 2 }] }
+            };
         var fault = Assessor.Assess(design).Faults.Single(f => f.Station == "survey");
         fault.Errors[0].Reason.ShouldContain("rear");
     }

@@ -20,7 +20,8 @@ public class JobFileTests
     }
 
     [Fact]
-    public void A_design_comes_back_as_it_went() => JobFile.Write(JobFile.Read(JobFile.Write(NewcomersVan.Design))).ShouldBe(JobFile.Write(NewcomersVan.Design));
+    public void A_design_comes_back_as_it_went() =>
+        JobFile.Write(JobFile.Read(JobFile.Write(NewcomersVan.Design))).ShouldBe(JobFile.Write(NewcomersVan.Design));
 
     /// <summary>Run <c>./vanto schema</c> after a change of the design's fields.</summary>
     [Fact]
@@ -49,7 +50,8 @@ public class JobFileTests
     public void A_file_with_one_value_spoilt_is_read_or_refused_with_a_place()
     {
         var whole = JobFile.Write(NewcomersVan.Design);
-        Gen.Select(Gen.Int[0, whole.Length - 1], Gen.OneOfConst("", "\"", "}", "-", "9e99", "null", "[", "NaN")).Sample((at, noise) => Refused(whole[..at] + noise + whole[(at + 1)..]), iter: 400);
+        Gen.Select(Gen.Int[0, whole.Length - 1], Gen.OneOfConst("", "\"", "}", "-", "9e99", "null", "[", "NaN")).Sample(
+            (at, noise) => Refused(whole[..at] + noise + whole[(at + 1)..]), iter: 400);
     }
 
     private static void Refused(string text)

@@ -26,7 +26,13 @@ public class OneRuleTests
     {
         JobDesign With(double degradation) => Van with
         {
-            Survey = Van.Survey with { Climate = Van.Survey.Climate with { Months = [.. Enumerable.Range(0, 12).Select(_ => new MonthClimate { MaxC = 33, MinC = 20, Clearness = 0.6, HumidityPct = 40, WindMs = 2 })] } },
+            Survey = Van.Survey with
+            {
+                Climate = Van.Survey.Climate with
+                {
+                    Months = [.. Enumerable.Range(0, 12).Select(_ => new MonthClimate { MaxC = 33, MinC = 20, Clearness = 0.6, HumidityPct = 40, WindMs = 2 })]
+                }
+            },
             Unit = new UnitDesign { Chosen = "own-1", Own = [UnitCatalogue.Find("MS-24-240")! with { Id = "own-1", CyclingDegradation = degradation }] },
         };
         double Lost(double degradation) => SeasonRun.Of(With(degradation), SeasonRun.Made(With(degradation).Survey), "made").PartLoad!.CyclingLossShare;
@@ -38,14 +44,20 @@ public class OneRuleTests
     public void The_most_a_unit_draws_is_one_figure()
     {
         foreach (var unit in UnitCatalogue.All.Where(u => !u.SingleSpeed))
-            Nameplate.Of(unit).McaA.ShouldBe(1.25 * Performance.MostPowerW(unit, Performance.RatedOutdoorC) / (unit.SupplyVoltageV * (unit.IsDc ? 1 : unit.PowerFactorRun)), 1e-9, unit.Id);
+            Nameplate.Of(unit).McaA.ShouldBe(
+                1.25 * Performance.MostPowerW(unit, Performance.RatedOutdoorC) / (unit.SupplyVoltageV * (unit.IsDc ? 1 : unit.PowerFactorRun)), 1e-9, unit.Id);
     }
 
     [Fact]
     public void The_search_buys_for_the_motor_that_was_measured()
     {
         var shore = new ShoreDesign { Fitted = true, BreakerA = 50 };
-        var sources = Van.Survey.Sources with { Shore = shore, Battery = Van.Survey.Sources.Battery with { Fitted = true, Blocks = 8 }, Inverter = new InverterDesign { RatedW = 2000 } };
+        var sources = Van.Survey.Sources with
+        {
+            Shore = shore,
+            Battery = Van.Survey.Sources.Battery with { Fitted = true, Blocks = 8 },
+            Inverter = new InverterDesign { RatedW = 2000 }
+        };
         JobDesign With(double? measured) => Van with
         {
             Unit = new UnitDesign { Chosen = "RT-09-115" },
@@ -56,7 +68,9 @@ public class OneRuleTests
         InverterChoice? Bought(double? measured)
         {
             var design = With(measured);
-            var equipment = new KitEquipment(new EnergyInputs(design.Survey, design.Load, design.Unit, UnitCatalogue.Find("RT-09-115")!, design.Energy, design.Start.ReserveSoc), design.Start, UnitCatalogue.Find("RT-09-115")!);
+            var equipment = new KitEquipment(
+                new EnergyInputs(design.Survey, design.Load, design.Unit, UnitCatalogue.Find("RT-09-115")!, design.Energy, design.Start.ReserveSoc),
+                design.Start, UnitCatalogue.Find("RT-09-115")!);
             equipment.Choose(1200, 100);
             return equipment.Inverter;
         }
@@ -68,8 +82,13 @@ public class OneRuleTests
     [Fact]
     public void A_device_may_have_any_name()
     {
-        var devices = new[] { "air conditioner", "its own fan", "{0} {1}", "kettle" }.Select(n => new DeviceDesign { Name = n, PowerW = 900, Supply = DeviceSupply.Ac, OnAtStart = true }).ToList();
-        JobDesign With(Func<string, string> name) => Van with { Unit = new UnitDesign { Chosen = "RT-09-115" }, Survey = Van.Survey with { Devices = [.. devices.Select(d => d with { Name = name(d.Name) })] } };
+        var devices = new[] { "air conditioner", "its own fan", "{0} {1}", "kettle" }
+            .Select(n => new DeviceDesign { Name = n, PowerW = 900, Supply = DeviceSupply.Ac, OnAtStart = true }).ToList();
+        JobDesign With(Func<string, string> name) => Van with
+        {
+            Unit = new UnitDesign { Chosen = "RT-09-115" },
+            Survey = Van.Survey with { Devices = [.. devices.Select(d => d with { Name = name(d.Name) })] }
+        };
         var (odd, plain) = (Assessor.Assess(With(n => n)), Assessor.Assess(With(n => "device " + devices.FindIndex(d => d.Name == n))));
         Sets(odd, "Together: ").ShouldBe(Sets(plain, "Together: "));
         Sets(odd, "Not ").ShouldBe(Sets(plain, "Not "));
@@ -101,7 +120,8 @@ public class OneRuleTests
         var aim = Assessor.Assess(Van).Energy!.SizingAim;
         aim.InUnits(UnitSystem.Customary).ShouldContain("5.4 °F hotter");
         aim.InUnits().ShouldNotContain("€");
-        var refused = Assessor.Assess(Van with { Survey = Van.Survey with { Place = Van.Survey.Place with { NightLowC = 36.32070368763344, DryBulbC = 35 } } }).Faults[0];
+        var refused =
+            Assessor.Assess(Van with { Survey = Van.Survey with { Place = Van.Survey.Place with { NightLowC = 36.32070368763344, DryBulbC = 35 } } }).Faults[0];
         refused.Verdict.Headline.InUnits().ShouldBe("The night low (36.3 °C) is above the hottest hour (35.0 °C).");
         refused.Verdict.Headline.InUnits(UnitSystem.Customary).ShouldBe("The night low (97.4 °F) is above the hottest hour (95.0 °F).");
     }

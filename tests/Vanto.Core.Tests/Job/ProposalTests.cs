@@ -54,7 +54,10 @@ public class ProposalTests
     public void Whatever_is_shed_earlier_moves_one_place_and_nothing_else_moves()
     {
         DeviceDesign Device(string name, double watts, double hours = 4) => new() { Name = name, PowerW = watts, MayWait = true, From = 0, To = hours };
-        var rig = Van with { Survey = Van.Survey with { Devices = [Device("kettle", 900), Device("pump", 60), Device("fridge", 50, hours: 24), Device("heater", 400)] } };
+        var rig = Van with
+        {
+            Survey = Van.Survey with { Devices = [Device("kettle", 900), Device("pump", 60), Device("fridge", 50, hours: 24), Device("heater", 400)] }
+        };
         string[] Names(JobDesign of) => [.. LimitedPower.Order(of.Survey).BeforeUnit.Select(d => d.Device.Name)];
         Names(rig).ShouldBe(["kettle", "heater", "pump"]);
         var moved = Done(rig, Proposals.ShedEarlier(rig, 1));

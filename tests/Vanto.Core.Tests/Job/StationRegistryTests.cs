@@ -41,12 +41,25 @@ public class StationRegistryTests
         public override IStationResult Assess(StationInputs job)
         {
             Runs++;
-            var litres = 0.1 * job.Design<SurveyDesign>().Space.LengthM + job.Result<UnitAssessment>().Unit.MassKg / 100 - 1000 * job.Records<PaintRecord>().Sum(r => r.Used.UsedM3 ?? 0);
-            return new PaintAssessment(new Verdict(StationState.Stop, Phrase.Of($"Too little paint."), Phrase.Of($"")), [new Finding("paint.little", Severity.Stop, Phrase.Of($"It needs more."), [])], litres);
+            var litres = 0.1 * job.Design<SurveyDesign>().Space.LengthM + job.Result<UnitAssessment>().Unit.MassKg / 100
+                - 1000 * job.Records<PaintRecord>().Sum(r => r.Used.UsedM3 ?? 0);
+            return new PaintAssessment(new Verdict(StationState.Stop, Phrase.Of($"Too little paint."), Phrase.Of($"")),
+                [new Finding("paint.little", Severity.Stop, Phrase.Of($"It needs more."), [])], litres);
         }
 
         public override IEnumerable<LedgerEntry> Ledger(StationInputs job) =>
-            [new LedgerEntry("paint", Name, new Measure(job.Result<PaintAssessment>().Litres, QuantityKind.Volume), Phrase.Of($""), Phrase.Of($""), null, null, null, StationState.Stop)];
+            [new LedgerEntry
+            {
+                Id = "paint",
+                Station = Name,
+                Value = new Measure(job.Result<PaintAssessment>().Litres, QuantityKind.Volume),
+                Note = Phrase.Of($""),
+                Limit = Phrase.Of($""),
+                Share = null,
+                Mark = null,
+                MoreIsBetter = null,
+                State = StationState.Stop,
+            }];
 
         public override IEnumerable<SheetBlock> Sheet(StationInputs job) =>
         [
@@ -58,7 +71,8 @@ public class StationRegistryTests
     private static (StationRegistry Registry, PaintStation Paint) WithPaint()
     {
         var paint = new PaintStation();
-        return (new StationRegistry([.. StationRegistry.Standard.All.TakeWhile(s => s.Name != "handover"), paint, .. StationRegistry.Standard.All.Where(s => s.Name == "handover")]), paint);
+        return (new StationRegistry([.. StationRegistry.Standard.All.TakeWhile(s => s.Name != "handover"), paint,
+            .. StationRegistry.Standard.All.Where(s => s.Name == "handover")]), paint);
     }
 
     [Fact]

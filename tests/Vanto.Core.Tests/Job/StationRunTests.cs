@@ -48,7 +48,9 @@ public class StationRunTests
     public void Bad_input_met_by_several_threads_at_once_is_bad_input()
     {
         var run = new StationRun();
-        run.Try("energy", null, () => Throw(new AggregateException(new InputException("energy.to", Phrase.Of($"{25.0:Temperature}"), Phrase.Of($"too warm at {25.0:Temperature}")))));
+        run.Try("energy", null,
+            () => Throw(
+                new AggregateException(new InputException("energy.to", Phrase.Of($"{25.0:Temperature}"), Phrase.Of($"too warm at {25.0:Temperature}")))));
         var fault = run.Faults.Single();
         fault.Id.ShouldBeEmpty();
         fault.Errors.Single().Field.ShouldBe("energy.to");

@@ -31,7 +31,8 @@ public class WaysOutTests
     /// <summary>Every way out and every measure that a rig is offered, with where it is offered.</summary>
     private static IEnumerable<(string At, DesignEdit Edit)> Offers(JobAssessment a)
     {
-        IEnumerable<Finding> findings = [.. a.Survey?.Findings ?? [], .. a.Load?.Findings ?? [], .. a.Unit?.Findings ?? [], .. a.Start?.Findings ?? [], .. a.Energy?.Findings ?? []];
+        IEnumerable<Finding> findings =
+            [.. a.Survey?.Findings ?? [], .. a.Load?.Findings ?? [], .. a.Unit?.Findings ?? [], .. a.Start?.Findings ?? [], .. a.Energy?.Findings ?? []];
         foreach (var finding in findings)
             foreach (var way in finding.Remedies.Where(r => r.Changes.Count > 0))
                 yield return ($"{finding.Code}: {way.Words}", way.Edit);
@@ -52,7 +53,8 @@ public class WaysOutTests
         foreach (var (at, edit) in Offers(before))
         {
             var after = Assessor.Assess(design.With(edit));
-            after.Faults.Where(f => before.Faults.All(b => b.Station != f.Station)).Select(f => $"{at} breaks {f.Station}: {f.Verdict.Headline}").ShouldBeEmpty();
+            after.Faults.Where(f => before.Faults.All(b => b.Station != f.Station)).Select(f => $"{at} breaks {f.Station}: {f.Verdict.Headline}")
+                .ShouldBeEmpty();
         }
     }
 
@@ -192,7 +194,14 @@ public class WaysOutTests
     {
         var ribs = new RibDesign { Measured = true };
         var van = NewcomersVan.Design;
-        van = van with { Survey = van.Survey with { Roof = van.Survey.Roof with { ThermalBreak = false, Ribs = ribs }, Walls = van.Survey.Walls with { ThermalBreak = false, Ribs = ribs } } };
+        van = van with
+        {
+            Survey = van.Survey with
+            {
+                Roof = van.Survey.Roof with { ThermalBreak = false, Ribs = ribs },
+                Walls = van.Survey.Walls with { ThermalBreak = false, Ribs = ribs }
+            }
+        };
         var before = Assessor.Assess(van).Load!;
         var foam = before.Measures.Single(m => m.Id == "break");
         var after = Assessor.Assess(Applied(van, foam.Changes)).Load!;
@@ -205,7 +214,12 @@ public class WaysOutTests
     public void Twice_the_insulation_is_offered_only_where_it_can_be_said()
     {
         var van = NewcomersVan.Design;
-        JobDesign With(double metres) => van with { Survey = van.Survey with { Roof = van.Survey.Roof with { InsulationM = metres }, Walls = van.Survey.Walls with { InsulationM = metres } } };
+        JobDesign With(double metres) =>
+            van with
+            {
+                Survey =
+                van.Survey with { Roof = van.Survey.Roof with { InsulationM = metres }, Walls = van.Survey.Walls with { InsulationM = metres } }
+            };
         Assessor.Assess(With(0.3)).Load!.Measures.ShouldNotContain(m => m.Id == "insulation");
         var offered = With(0.05);
         var insulation = Assessor.Assess(offered).Load!.Measures.Single(m => m.Id == "insulation");
@@ -220,9 +234,17 @@ public class WaysOutTests
         {
             Unit = new UnitDesign { Chosen = "RT-13-115" },
             Start = van.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.None },
-            Survey = van.Survey with { Sources = van.Survey.Sources with { Inverter = new InverterDesign { RatedW = 1000, Bears = [new BearDesign { PowerW = 2000, Seconds = 5 }] }, Battery = van.Survey.Sources.Battery with { Blocks = 12 } } },
+            Survey = van.Survey with
+            {
+                Sources = van.Survey.Sources with
+                {
+                    Inverter = new InverterDesign { RatedW = 1000, Bears = [new BearDesign { PowerW = 2000, Seconds = 5 }] },
+                    Battery = van.Survey.Sources.Battery with { Blocks = 12 }
+                }
+            },
         };
-        var offer = Assessor.Assess(van).Start!.Findings.SelectMany(f => f.Remedies).First(r => r.Changes.Any(c => c.Path == "/survey/sources/inverter/ratedW"));
+        var offer = Assessor.Assess(van).Start!.Findings.SelectMany(f => f.Remedies)
+            .First(r => r.Changes.Any(c => c.Path == "/survey/sources/inverter/ratedW"));
         var taken = Applied(van, offer.Changes);
         taken.Survey.Sources.Inverter.Bears.ShouldBeEmpty();
         var after = Assessor.Assess(taken);
@@ -253,8 +275,21 @@ public class WaysOutTests
     public void The_heat_an_inverter_is_said_to_add_is_the_heat_that_is_counted()
     {
         var van = NewcomersVan.Design;
-        var inverter = new InverterDesign { RatedW = 3000, Inside = true, Efficiency = [new EfficiencyDesign { PowerW = 500, Efficiency = 0.70 }, new EfficiencyDesign { PowerW = 2500, Efficiency = 0.75 }] };
-        van = van with { Start = van.Start with { On = SourceChoice.Inverter }, Survey = van.Survey with { Devices = [], Sources = van.Survey.Sources with { Inverter = inverter, Battery = van.Survey.Sources.Battery with { Fitted = true, Blocks = 8 } } } };
+        var inverter = new InverterDesign
+        {
+            RatedW = 3000,
+            Inside = true,
+            Efficiency = [new EfficiencyDesign { PowerW = 500, Efficiency = 0.70 }, new EfficiencyDesign { PowerW = 2500, Efficiency = 0.75 }]
+        };
+        van = van with
+        {
+            Start = van.Start with { On = SourceChoice.Inverter },
+            Survey = van.Survey with
+            {
+                Devices = [],
+                Sources = van.Survey.Sources with { Inverter = inverter, Battery = van.Survey.Sources.Battery with { Fitted = true, Blocks = 8 } }
+            }
+        };
         var before = Assessor.Assess(van);
         var note = before.Start!.Findings.Single(f => f.Code == "source.inverter-heat");
         var said = note.Words.Measures.Last().Value;
@@ -282,7 +317,11 @@ public class WaysOutTests
     public void A_soft_starter_is_judged_on_the_motor_that_was_measured()
     {
         var van = NewcomersVan.Design with { Unit = new UnitDesign { Chosen = "RT-09-115" } };
-        van = van with { Start = van.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.None, MeasuredA = 47 }, Survey = van.Survey with { Sources = van.Survey.Sources with { Shore = new ShoreDesign { Fitted = true, BreakerA = 50 } } } };
+        van = van with
+        {
+            Start = van.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.None, MeasuredA = 47 },
+            Survey = van.Survey with { Sources = van.Survey.Sources with { Shore = new ShoreDesign { Fitted = true, BreakerA = 50 } } }
+        };
         var plain = Assessor.Assess(van).Start!;
         plain.Findings.ShouldContain(f => f.Code == "start.measured");
         var promised = plain.Remedies.Single(r => r.Id == "soft");

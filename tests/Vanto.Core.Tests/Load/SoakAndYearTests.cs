@@ -188,7 +188,12 @@ public class SoakAndYearTests
 
     private static (SpaceDescription Space, WeatherYear Weather) Year(string name, int seed)
     {
-        var (place, months, turbidity) = name switch { "van" => (SheetClimates.VanPlace, SheetClimates.Van, 4.0), "bus" => (SheetClimates.BusPlace, SheetClimates.Bus, 4.5), _ => (SheetClimates.BoatPlace, SheetClimates.Boat, 4.5) };
+        var (place, months, turbidity) = name switch
+        {
+            "van" => (SheetClimates.VanPlace, SheetClimates.Van, 4.0),
+            "bus" => (SheetClimates.BusPlace, SheetClimates.Bus, 4.5),
+            _ => (SheetClimates.BoatPlace, SheetClimates.Boat, 4.5)
+        };
         return (DesignCoolingLoadTests.Space(name), new WeatherGenerator(place, months, turbidity).Year((ulong)seed));
     }
 }

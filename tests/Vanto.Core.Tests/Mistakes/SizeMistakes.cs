@@ -37,10 +37,15 @@ public class SizeMistakes
     {
         var small = Assessor.Assess(NewcomersVan.Design with { Unit = NewcomersVan.Design.Unit with { Chosen = "RT-17-230" } });
         Single(small.Unit!.Findings, "cap.pull-down").Level.ShouldNotBe(Severity.Note);
-        var glassy = NewcomersVan.Design with { Survey = NewcomersVan.Design.Survey with { Windows = [new WindowDesign { Side = Side.Left, WidthM = 3, HeightM = 0.9 }] } };
+        var glassy =
+            NewcomersVan.Design with
+            {
+                Survey = NewcomersVan.Design.Survey with { Windows = [new WindowDesign { Side = Side.Left, WidthM = 3, HeightM = 0.9 }] }
+            };
         var rose = Assessor.Assess(glassy).Load!.Rose;
         var (best, worst) = (rose.Min(r => r.PeakW), rose.Max(r => r.PeakW));
-        var atBest = glassy with { Survey = glassy.Survey with { HeadingDeg = rose.MinBy(r => r.PeakW)!.HeadingDeg }, Unit = glassy.Unit with { Chosen = "own" } };
+        var atBest =
+            glassy with { Survey = glassy.Survey with { HeadingDeg = rose.MinBy(r => r.PeakW)!.HeadingDeg }, Unit = glassy.Unit with { Chosen = "own" } };
         worst.ShouldBeGreaterThan(1.03 * best);
         var own = UnitCatalogue.Find("RT-09-115")! with { Id = "own", RatedCapacityW = 1.03 * (best + worst) / 2, RatedPowerW = 700 };
         var sized = Assessor.Assess(atBest with { Unit = atBest.Unit with { Own = [own], InletRiseK = 0 } });
@@ -53,12 +58,20 @@ public class SizeMistakes
     [Fact]
     public void M20_a_head_does_not_reach_the_far_end_of_a_long_room()
     {
-        var bus = NewcomersVan.Design with { Survey = NewcomersVan.Design.Survey with { Space = NewcomersVan.Design.Survey.Space with { LengthM = 18 } }, Unit = NewcomersVan.Design.Unit with { Chosen = "MS-36-240" } };
+        var bus = NewcomersVan.Design with
+        {
+            Survey = NewcomersVan.Design.Survey with { Space = NewcomersVan.Design.Survey.Space with { LengthM = 18 } },
+            Unit = NewcomersVan.Design.Unit with { Chosen = "MS-36-240" }
+        };
         var finding = Single(Assessor.Assess(bus).Unit!.Findings, "unit.throw");
         finding.Words.ToString().ShouldContain("12.20 m");
         var twoHeads = bus with { Unit = bus.Unit with { Heads = [new HeadDesign(), new HeadDesign()] } };
         Assessor.Assess(twoHeads).Unit!.Findings.ShouldNotContain(f => f.Code == "unit.throw");
-        var twoSpaces = bus with { Survey = bus.Survey with { Space = bus.Survey.Space with { LengthM = 9 }, Further = [new FurtherSpaceDesign { Space = new SpaceDesign { LengthM = 9 } }] } };
+        var twoSpaces = bus with
+        {
+            Survey =
+            bus.Survey with { Space = bus.Survey.Space with { LengthM = 9 }, Further = [new FurtherSpaceDesign { Space = new SpaceDesign { LengthM = 9 } }] }
+        };
         Single(Assessor.Assess(twoSpaces).Unit!.Findings, "unit.zone").Words.ToString().ShouldContain("bunk");
     }
 
@@ -100,12 +113,18 @@ public class SizeMistakes
     [Fact]
     public void M06_the_batterys_limit_ends_the_start_although_energy_is_there()
     {
-        var design = NewcomersVan.With(s => s with { Inverter = s.Inverter with { RatedW = 5000, Class = InverterClass.Transformer }, Battery = s.Battery with { Blocks = 1, BlockLimitA = 30 } });
+        var design = NewcomersVan.With(
+            s => s with
+            {
+                Inverter = s.Inverter with { RatedW = 5000, Class = InverterClass.Transformer },
+                Battery = s.Battery with { Blocks = 1, BlockLimitA = 30 }
+            });
         var result = Assessor.Assess(design with { Start = design.Start with { Soc = 1 } });
         var finding = Single(result.Start!.Findings, "start.battery");
         finding.Level.ShouldBe(Severity.Stop);
         finding.Words.ToString().ShouldContain("although it holds energy");
-        var more = Assessor.Assess(NewcomersVan.With(s => s with { Inverter = s.Inverter with { RatedW = 5000, Class = InverterClass.Transformer }, Battery = s.Battery with { Blocks = 8 } }));
+        var more = Assessor.Assess(NewcomersVan.With(
+            s => s with { Inverter = s.Inverter with { RatedW = 5000, Class = InverterClass.Transformer }, Battery = s.Battery with { Blocks = 8 } }));
         more.Start!.Findings.ShouldNotContain(f => f.Code == "start.battery");
     }
 
@@ -114,7 +133,11 @@ public class SizeMistakes
     [InlineData(0.08, Severity.Caution)]
     public void M07_a_budget_by_plate_watts_is_held_against_the_simulation(double guess, Severity level)
     {
-        var result = Assessor.Assess(NewcomersVan.Design with { Energy = NewcomersVan.Design.Energy with { HandDuty = guess }, Start = NewcomersVan.Design.Start with { Remedy = StartRemedy.SoftStarter } });
+        var result = Assessor.Assess(NewcomersVan.Design with
+        {
+            Energy = NewcomersVan.Design.Energy with { HandDuty = guess },
+            Start = NewcomersVan.Design.Start with { Remedy = StartRemedy.SoftStarter }
+        });
         var finding = Single(result.Energy!.Findings, "budget.disagrees");
         finding.Level.ShouldBe(level, "a hand figure below the truth is the dangerous one");
         result.Energy.Budget.FoundDuty.ShouldBeInRange(0.1, 0.7);
@@ -125,7 +148,8 @@ public class SizeMistakes
     [Fact]
     public void M08_a_string_too_high_in_the_cold_is_stopped_on_the_rig_and_another_stringing_offered()
     {
-        static SourcesDesign Strung(SourcesDesign s, int series) => s with { Modules = s.Modules with { Count = 6, Series = series }, Controller = new ControllerDesign { Known = true, MaxV = 100 } };
+        static SourcesDesign Strung(SourcesDesign s, int series) =>
+            s with { Modules = s.Modules with { Count = 6, Series = series }, Controller = new ControllerDesign { Known = true, MaxV = 100 } };
         var high = Assessor.Assess(NewcomersVan.With(s => Strung(s, 6))).Energy!.Findings;
         var stop = Single(high, "pv.voltage");
         stop.Level.ShouldBe(Severity.Stop);
@@ -150,7 +174,11 @@ public class SizeMistakes
         var rig = NewcomersVan.With(s => s with { Generator = s.Generator with { Fitted = true } });
         rig = rig with { Survey = rig.Survey with { Place = rig.Survey.Place with { ElevationM = 2200, DryBulbC = 38 } } };
         Single(Assessor.Assess(rig).Energy!.Findings, "source.derate").Words.Measures.ShouldNotBeEmpty();
-        Assessor.Assess(rig with { Survey = rig.Survey with { Place = rig.Survey.Place with { ElevationM = 0, DryBulbC = 24, NightLowC = 14 } } }).Energy!.Findings.ShouldNotContain(f => f.Code == "source.derate");
+        Assessor.Assess(rig with
+        {
+            Survey = rig.Survey with { Place = rig.Survey.Place with { ElevationM = 0, DryBulbC = 24, NightLowC = 14 } }
+        }).Energy!.Findings.ShouldNotContain(
+            f => f.Code == "source.derate");
     }
 
     [Fact]

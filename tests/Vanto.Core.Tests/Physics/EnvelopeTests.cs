@@ -25,7 +25,8 @@ public class EnvelopeTests
 
     [Theory]
     [MemberData(nameof(Builds))]
-    public void Transmittance_of_layers(Layer[] layers, double inside, double outside, double expected) => Layers.Transmittance(layers, inside, outside).ShouldBe(expected, expected * 1e-5);
+    public void Transmittance_of_layers(Layer[] layers, double inside, double outside, double expected) =>
+        Layers.Transmittance(layers, inside, outside).ShouldBe(expected, expected * 1e-5);
 
     [Fact]
     public void More_insulation_never_loses_more()

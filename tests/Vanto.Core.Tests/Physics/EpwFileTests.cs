@@ -32,7 +32,8 @@ public class EpwFileTests
     public void A_record_is_read_field_by_field()
     {
         var lines = File.Split('\n');
-        lines[8 + 200 * 24 + 14] = "2001,7,21,15,60,?9?9,38.5,11.6,20,97500,1190,1322,430,830,760,165,90000,75000,20000,3000,220,3.1,2,1,30.0,77777,9,999999999,18,.12,0,88,.25,0,0";
+        lines[8 + 200 * 24 + 14] =
+            "2001,7,21,15,60,?9?9,38.5,11.6,20,97500,1190,1322,430,830,760,165,90000,75000,20000,3000,220,3.1,2,1,30.0,77777,9,999999999,18,.12,0,88,.25,0,0";
         var (year, _) = EpwFile.Read(string.Join('\n', lines));
         var at = 200 * 24 + 14;
         year.AirC[at].ShouldBe(38.5);
@@ -63,7 +64,8 @@ public class EpwFileTests
     [Theory]
     [InlineData("", "shorter")]
     [InlineData("hello", "shorter")]
-    public void What_is_no_such_file_is_said(string text, string words) => Should.Throw<InputException>(() => EpwFile.Read(text)).Errors[0].Reason.ShouldContain(words);
+    public void What_is_no_such_file_is_said(string text, string words) =>
+        Should.Throw<InputException>(() => EpwFile.Read(text)).Errors[0].Reason.ShouldContain(words);
 
     [Fact]
     public void Faults_name_their_line()

@@ -38,7 +38,8 @@ public class MoistAirTests
     [InlineData(30, 4246.9)]
     [InlineData(40, 7385.1)]
     [InlineData(50, 12352)]
-    public void Saturation_pressure_stands_in_the_steam_tables(double celsius, double pascal) => MoistAir.SaturationPressure(celsius).ShouldBe(pascal, pascal * 3e-4);
+    public void Saturation_pressure_stands_in_the_steam_tables(double celsius, double pascal) =>
+        MoistAir.SaturationPressure(celsius).ShouldBe(pascal, pascal * 3e-4);
 
     /// <summary>ASHRAE Fundamentals ch. 1, worked example read off the chart: 40 °C, wet bulb 20 °C (from memory).</summary>
     [Fact]

@@ -11,7 +11,8 @@ public class ShadeAndBridgeTests
     [InlineData(50, 225, 180, 1.0, 0.2, 0.6, 1, 1.2, 0, 0.678651)]
     [InlineData(50, 225, 180, 1.0, 0.2, 0.6, 1, 1.2, 0.5, 0.941601)]
     [InlineData(50, 30, 180, 1.0, 0.2, 0.6, 1, 1.2, 0.5, 0)]
-    public void Awning(double zenith, double azimuth, double face, double depth, double gap, double height, double width, double awning, double offset, double shaded) =>
+    public void Awning(double zenith, double azimuth, double face, double depth, double gap, double height, double width, double awning, double offset,
+        double shaded) =>
         Shading.AwningShaded(new SunAngles(zenith, azimuth, 0), face, depth, gap, height, width, awning, offset).ShouldBe(shaded, 1e-5);
 
     [Fact]

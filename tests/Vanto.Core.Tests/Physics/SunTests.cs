@@ -85,7 +85,8 @@ public class SunTests
     [InlineData(500, 700, 90, 60, 265, 90, 270, 202, 0.25, 603.911, 82.1631, 21.1910, 62.5)]
     [InlineData(500, 700, 90, 60, 265, 30, 180, 202, 0.2, 329.527, 44.8326, 39.5429, 6.69873)]
     [InlineData(300, 0, 300, 55, 120, 90, 0, 172, 0.2, 0, 0, 150, 30)]
-    public void Faces(double global, double direct, double diffuse, double zenith, double azimuth, double tilt, double face, int day, double albedo, double beam, double circumsolar, double sky, double ground)
+    public void Faces(double global, double direct, double diffuse, double zenith, double azimuth, double tilt, double face, int day, double albedo,
+        double beam, double circumsolar, double sky, double ground)
     {
         var on = Irradiance.OnFace(new SkyIrradiance(global, direct, diffuse), zenith, azimuth, tilt, face, Sun.Extraterrestrial(day), albedo);
         on.Beam.ShouldBe(beam, 0.002);

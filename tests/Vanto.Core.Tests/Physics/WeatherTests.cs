@@ -119,7 +119,8 @@ public class WeatherTests
     public void A_climate_that_cannot_be_is_refused()
     {
         Should.Throw<InputException>(() => new WeatherGenerator(SheetClimates.VanPlace, [new MonthClimate()]));
-        Should.Throw<InputException>(() => new WeatherGenerator(SheetClimates.VanPlace, [.. SheetClimates.Van.Take(11), new MonthClimate { MaxC = 5, MinC = 9 }])).Errors[0].Field.ShouldBe("months[11].maxC");
+        Should.Throw<InputException>(() => new WeatherGenerator(SheetClimates.VanPlace,
+            [.. SheetClimates.Van.Take(11), new MonthClimate { MaxC = 5, MinC = 9 }])).Errors[0].Field.ShouldBe("months[11].maxC");
     }
 
     [Theory]
@@ -152,6 +153,7 @@ public class WeatherTests
         var year = new WeatherGenerator(SheetClimates.VanPlace, SheetClimates.Van).Year(7, 20, 190);
         var steps = year.Steps(300);
         for (var hour = 0; hour < year.Hours; hour++)
-            steps.Skip(hour * 12).Take(12).Average(m => m.Sky.Global).ShouldBe(year.GlobalWm2[hour] < 1e-9 ? 0 : year.GlobalWm2[hour], Math.Max(0.5, year.GlobalWm2[hour] * 1e-9));
+            steps.Skip(hour * 12).Take(12).Average(m => m.Sky.Global)
+                .ShouldBe(year.GlobalWm2[hour] < 1e-9 ? 0 : year.GlobalWm2[hour], Math.Max(0.5, year.GlobalWm2[hour] * 1e-9));
     }
 }

@@ -24,7 +24,8 @@ public class QuantityTests
     [InlineData("1 ft", Length, 0.3048)]
     [InlineData("1 in", SmallLength, 0.0254)]
     [InlineData("10 mph", Speed, 4.4704)]
-    public void Factors(string typed, QuantityKind kind, double inside) => QuantityParser.Parse(typed, kind, UnitSystem.Metric).ShouldBe(inside, Math.Abs(inside) * 1e-9);
+    public void Factors(string typed, QuantityKind kind, double inside) =>
+        QuantityParser.Parse(typed, kind, UnitSystem.Metric).ShouldBe(inside, Math.Abs(inside) * 1e-9);
 
     [Theory]
     [InlineData("12 ft 6 1/2", Length, UnitSystem.Metric, false, 3.8227)]
@@ -45,7 +46,8 @@ public class QuantityTests
     [InlineData("113.4 W", Longitude, UnitSystem.Metric, false, -113.4)]
     [InlineData("65 %", Fraction, UnitSystem.Metric, false, 0.65)]
     [InlineData("2 h 30", Hours, UnitSystem.Metric, false, 2.5)]
-    public void Typed(string typed, QuantityKind kind, UnitSystem system, bool comma, double inside) => QuantityParser.Parse(typed, kind, system, comma).ShouldBe(inside, 1e-4);
+    public void Typed(string typed, QuantityKind kind, UnitSystem system, bool comma, double inside) =>
+        QuantityParser.Parse(typed, kind, system, comma).ShouldBe(inside, 1e-4);
 
     [Theory]
     [InlineData("", Length)]
@@ -67,7 +69,8 @@ public class QuantityTests
         {
             foreach (var quantity in QuantityTable.All)
                 foreach (var unit in quantity.All)
-                    unit.FromInside(unit.ToInside(value)).ShouldBe(value, Math.Max(1e-9, Math.Abs(value)) * 1e-12 + Math.Abs(unit.Offset / unit.Factor) * 1e-15 * 10);
+                    unit.FromInside(unit.ToInside(value)).ShouldBe(value,
+                        Math.Max(1e-9, Math.Abs(value)) * 1e-12 + Math.Abs(unit.Offset / unit.Factor) * 1e-15 * 10);
         }, iter: 200);
 
     [Fact]
@@ -118,11 +121,13 @@ public class QuantityTests
     [InlineData("2 mpa", QuantityKind.GaugePressure, 2e6)]
     [InlineData("3 MM", QuantityKind.Length, 0.003)]
     [InlineData("3 Min", QuantityKind.Seconds, 180)]
-    public void Milli_and_mega_are_told_apart(string typed, QuantityKind kind, double inside) => QuantityParser.Parse(typed, kind).ShouldBe(inside, 1e-9 * inside);
+    public void Milli_and_mega_are_told_apart(string typed, QuantityKind kind, double inside) =>
+        QuantityParser.Parse(typed, kind).ShouldBe(inside, 1e-9 * inside);
 
     [Theory]
     [InlineData("2 mPa", QuantityKind.GaugePressure)]
     [InlineData("200 MV", QuantityKind.Voltage)]
     [InlineData("3 Ms", QuantityKind.Milliseconds)]
-    public void The_other_prefix_of_a_unit_is_no_spelling_of_it(string typed, QuantityKind kind) => Should.Throw<QuantityFormatException>(() => QuantityParser.Parse(typed, kind));
+    public void The_other_prefix_of_a_unit_is_no_spelling_of_it(string typed, QuantityKind kind) =>
+        Should.Throw<QuantityFormatException>(() => QuantityParser.Parse(typed, kind));
 }

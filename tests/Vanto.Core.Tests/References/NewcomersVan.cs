@@ -46,8 +46,10 @@ internal static class NewcomersVan
     }
 
     /// <summary>The design with its devices changed.</summary>
-    public static JobDesign With(Func<DeviceDesign, DeviceDesign> change) => Design with { Survey = Design.Survey with { Devices = [.. Design.Survey.Devices.Select(change)] } };
+    public static JobDesign With(Func<DeviceDesign, DeviceDesign> change) =>
+        Design with { Survey = Design.Survey with { Devices = [.. Design.Survey.Devices.Select(change)] } };
 
     /// <summary>The design with its sources changed.</summary>
-    public static JobDesign With(Func<SourcesDesign, SourcesDesign> change) => Design with { Survey = Design.Survey with { Sources = change(Design.Survey.Sources) } };
+    public static JobDesign With(Func<SourcesDesign, SourcesDesign> change) =>
+        Design with { Survey = Design.Survey with { Sources = change(Design.Survey.Sources) } };
 }

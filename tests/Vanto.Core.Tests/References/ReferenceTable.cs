@@ -10,6 +10,7 @@ internal static class ReferenceTable
     {
         var lines = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "References", name)).Where(l => l.Length > 0 && l[0] != '#').ToList();
         var columns = lines[0].Split(',');
-        return lines.Skip(1).Select(l => l.Split(',').Select((v, i) => (columns[i], double.Parse(v, CultureInfo.InvariantCulture))).ToDictionary(x => x.Item1, x => x.Item2));
+        return lines.Skip(1).Select(
+            l => l.Split(',').Select((v, i) => (columns[i], double.Parse(v, CultureInfo.InvariantCulture))).ToDictionary(x => x.Item1, x => x.Item2));
     }
 }

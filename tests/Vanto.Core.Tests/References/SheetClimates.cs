@@ -22,5 +22,6 @@ internal static class SheetClimates
         [.56, .58, .60, .60, .58, .58, .59, .58, .56, .55, .54, .54], [74, 73, 72, 73, 76, 76, 76, 77, 78, 78, 77, 76], 6.0);
 
     private static MonthClimate[] Months(double[] max, double[] min, double[] clearness, double[] humidity, double wind) =>
-        [.. Enumerable.Range(0, 12).Select(m => new MonthClimate { MaxC = max[m], MinC = min[m], Clearness = clearness[m], HumidityPct = humidity[m], WindMs = wind })];
+        [.. Enumerable.Range(0, 12).Select(
+            m => new MonthClimate { MaxC = max[m], MinC = min[m], Clearness = clearness[m], HumidityPct = humidity[m], WindMs = wind })];
 }

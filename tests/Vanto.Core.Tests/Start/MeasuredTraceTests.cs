@@ -7,7 +7,8 @@ public class MeasuredTraceTests
     /// <summary>A start as a logger sees it at 2 kHz: a rush, a hump, a fall to running, with a little noise.</summary>
     private static readonly List<MeasuredMoment> Logged =
     [
-        .. Enumerable.Range(0, 4000).Select(i => i / 2.0).Select(ms => new MeasuredMoment { AfterMs = ms, CurrentA = 9 + 52 / (1 + Math.Exp((ms - 270) / 22)) + 0.4 * Math.Sin(ms / 3.1) }),
+        .. Enumerable.Range(0, 4000).Select(i => i / 2.0)
+            .Select(ms => new MeasuredMoment { AfterMs = ms, CurrentA = 9 + 52 / (1 + Math.Exp((ms - 270) / 22)) + 0.4 * Math.Sin(ms / 3.1) }),
     ];
 
     [Fact]
@@ -26,5 +27,6 @@ public class MeasuredTraceTests
     public void A_short_record_stays_as_it_is() => MeasuredTrace.Thinned(Logged[..200]).ShouldBe(Logged[..200]);
 
     [Fact]
-    public void A_flat_record_keeps_its_ends() => MeasuredTrace.Thinned([.. Enumerable.Range(0, 900).Select(i => new MeasuredMoment { AfterMs = i, CurrentA = 30 })]).Count.ShouldBeInRange(2, 4);
+    public void A_flat_record_keeps_its_ends() =>
+        MeasuredTrace.Thinned([.. Enumerable.Range(0, 900).Select(i => new MeasuredMoment { AfterMs = i, CurrentA = 30 })]).Count.ShouldBeInRange(2, 4);
 }

@@ -32,7 +32,8 @@ public class SmallestSourceTests
     [InlineData("RT-17-230", 1500, 1000, 1000, 1000, 1000, 1600, 900, 2000)]
     [InlineData("RT-24-230", 2000, 1500, 1000, 1600, 1000, 2300, 1600, 2000)]
     [InlineData("RT-33-230", 2500, 2500, 1500, 2000, 1600, 4000, 1600, 2800)]
-    public void Each_unit_has_its_smallest_source(string id, double high, double highKit, double highSoft, double low, double lowSoft, double generator, double generatorSoft, double conventional)
+    public void Each_unit_has_its_smallest_source(string id, double high, double highKit, double highSoft, double low, double lowSoft, double generator,
+        double generatorSoft, double conventional)
     {
         double? Smallest(SourceClass kind, StartRemedy remedy) => SmallestSource.Of(Case(id) with { Remedy = remedy, Reduction = 0.65 }, kind)?.RatedW;
         Smallest(SourceClass.HighFrequencyInverter, StartRemedy.None).ShouldBe(high);
@@ -82,9 +83,22 @@ public class SmallestSourceTests
     {
         // The sheet of two units on a transformer inverter of 3,000 W; common practice, no published source.
         var survey = NewcomersVan.Design.Survey;
-        survey = survey with { Devices = [], Sources = survey.Sources with { Inverter = new InverterDesign { Class = InverterClass.Transformer, RatedW = 3000 }, Battery = new BatteryDesign { NominalV = 48, BlockAh = 200, Blocks = 4 } } };
+        survey = survey with
+        {
+            Devices = [],
+            Sources = survey.Sources with
+            {
+                Inverter = new InverterDesign { Class = InverterClass.Transformer, RatedW = 3000 },
+                Battery = new BatteryDesign { NominalV = 48, BlockAh = 200, Blocks = 4 }
+            }
+        };
         var small = UnitCatalogue.Find("RT-09-115")!;
-        var start = NewcomersVan.Design.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.None, Further = [new CompressorDesign { Name = "bunk unit", RlaA = small.RlaA, LraA = small.LraA, FanW = small.FanPowerW }] };
+        var start = NewcomersVan.Design.Start with
+        {
+            On = SourceChoice.Inverter,
+            Remedy = StartRemedy.None,
+            Further = [new CompressorDesign { Name = "bunk unit", RlaA = small.RlaA, LraA = small.LraA, FanW = small.FanPowerW }]
+        };
         var turns = StartStudy.Of(survey, start, UnitCatalogue.Find("RT-13-115")!).Turns!;
         turns.Best.AllStart.ShouldBeTrue();
         turns.Best.Order.ShouldBe(["RT-13-115", "bunk unit"]);
@@ -93,8 +107,10 @@ public class SmallestSourceTests
         var tight = StartStudy.Of(weak, start, UnitCatalogue.Find("RT-13-115")!).Turns!;
         tight.AtOnce.ShouldNotBe(StartOutcome.Starts);
         tight.Best.WorstUsed.ShouldBeGreaterThan(turns.Best.WorstUsed);
-        Should.Throw<InputException>(() => StartStudy.Of(survey, start with { Further = [new CompressorDesign { RlaA = 10, LraA = 20 }] }, UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further[0].lraA");
-        Should.Throw<InputException>(() => StartStudy.Of(survey, start with { Further = [.. Enumerable.Repeat(new CompressorDesign(), 6)] }, UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further");
+        Should.Throw<InputException>(() => StartStudy.Of(survey, start with { Further = [new CompressorDesign { RlaA = 10, LraA = 20 }] },
+            UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further[0].lraA");
+        Should.Throw<InputException>(() => StartStudy.Of(survey, start with { Further = [.. Enumerable.Repeat(new CompressorDesign(), 6)] },
+            UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further");
     }
 
     [Fact]
@@ -126,6 +142,7 @@ public class SmallestSourceTests
     {
         var bank = new BatteryBank(Chemistry.Lfp, 4, 400, extraResistance: 0.0005);
         var source = PowerSource.OfInverter(SourceClass.TransformerInverter, 120, 3000, new DcSide(bank, 0.5, 0.0008, new InverterModel(3000, 30)));
-        StartVerdict.SmallestBatteryRating(Case("RT-13-115") with { Source = source, Remedy = remedy }, a => source with { Dc = source.Dc! with { Bank = bank.Rated(a) } })!.Value.ShouldBe(amperes, 0.6);
+        StartVerdict.SmallestBatteryRating(Case("RT-13-115") with { Source = source, Remedy = remedy },
+            a => source with { Dc = source.Dc! with { Bank = bank.Rated(a) } })!.Value.ShouldBe(amperes, 0.6);
     }
 }

@@ -14,7 +14,8 @@ public class StartFitTests
 
     private static MotorModel Motor(double lra, double time) => MotorModel.FromNameplate(115, lra, Plate.RlaA, startTimeS: time);
 
-    private static readonly StartCase Shore = new() { Motor = Motor(Plate.LraA, 0.25), Source = PowerSource.OfShore(120, 30, BreakerFamily.NorthAmerican), Line = new Complex(0.05, 0) };
+    private static readonly StartCase Shore =
+        new() { Motor = Motor(Plate.LraA, 0.25), Source = PowerSource.OfShore(120, 30, BreakerFamily.NorthAmerican), Line = new Complex(0.05, 0) };
 
     [Theory]
     [InlineData(42, 0.20)]
@@ -39,7 +40,8 @@ public class StartFitTests
 
     [Fact]
     public void A_soft_starter_hides_it_too() =>
-        Should.Throw<InputException>(() => StartFit.Of(Shore with { Remedy = StartRemedy.SoftStarter }, Motor, Plate.LraA, 0.25, 20)).Errors[0].Field.ShouldBe("start.remedy");
+        Should.Throw<InputException>(() => StartFit.Of(Shore with { Remedy = StartRemedy.SoftStarter }, Motor, Plate.LraA, 0.25, 20)).Errors[0].Field.ShouldBe(
+            "start.remedy");
 
     [Fact]
     public void The_station_fits_its_motor_to_what_was_measured()

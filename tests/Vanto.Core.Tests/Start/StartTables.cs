@@ -8,7 +8,9 @@ using Vanto.Core.Unit;
 
 namespace Vanto.Core.Tests.Start;
 
-/// <summary>Starts moment by moment and soft starts of inverter-driven units. Computed by an independent reference program; no published source unless named.</summary>
+/// <summary>
+/// Starts moment by moment and soft starts of inverter-driven units. Computed by an independent reference program; no published source unless named.
+/// </summary>
 public class StartTables
 {
     private static PowerSource Stiff(double volts) => PowerSource.OfInverter(SourceClass.TransformerInverter, volts, 1e6);
@@ -21,9 +23,12 @@ public class StartTables
     [InlineData("RT-13-115", 115, StartRemedy.None, 0, 90, 63, 63, 63.0)]
     [InlineData("RT-13-115", 115, StartRemedy.HardStartKit, 0, 90, 52.296, 14.342, 12.173)]
     [InlineData("RT-24-230", 230, StartRemedy.None, 0, 600, 19.061, 14.772, 8.1413)]
-    public void Current_after_100_200_and_240_ms(string unit, double volts, StartRemedy remedy, double line, double rested, double at100, double at200, double? at240)
+    public void Current_after_100_200_and_240_ms(string unit, double volts, StartRemedy remedy, double line, double rested, double at100, double at200,
+        double? at240)
     {
-        var result = StartSimulation.Run(new StartCase { Motor = StartTests.Motor(unit), Source = Stiff(volts), Remedy = remedy, Line = line, SecondsOff = rested }, trace: true, checkRunning: false);
+        var result = StartSimulation.Run(
+            new StartCase { Motor = StartTests.Motor(unit), Source = Stiff(volts), Remedy = remedy, Line = line, SecondsOff = rested }, trace: true,
+            checkRunning: false);
         double At(double seconds) => result.Trace.First(m => m.Seconds >= seconds - 1e-9).CompressorA;
         At(0.100).ShouldBe(at100, 3e-4 * at100);
         At(0.200).ShouldBe(at200, 3e-4 * at200);
@@ -71,7 +76,8 @@ public class StartTables
     [InlineData(4, 0.65)]
     [InlineData(5, 0.7)]
     [InlineData(9, 0.7)]
-    public void A_soft_starter_learns_in_five_starts(int number, double reduction) => SoftStarter.Learned(0.50, 0.70, SoftStarter.LearningStarts, number).ShouldBe(reduction, 1e-12);
+    public void A_soft_starter_learns_in_five_starts(int number, double reduction) =>
+        SoftStarter.Learned(0.50, 0.70, SoftStarter.LearningStarts, number).ShouldBe(reduction, 1e-12);
 
     [Theory]
     [InlineData("MS-12-120", 120, 5.6569, 45, 4.5297)]
@@ -96,7 +102,8 @@ public class StartTables
 
     [Theory]
     [MemberData(nameof(Driven))]
-    public void Inverter_driven_units_run_or_do_not(string id, SourceClass kind, double volts, double watts, double beside, double runA, double ratio, StartOutcome outcome, double? seconds)
+    public void Inverter_driven_units_run_or_do_not(string id, SourceClass kind, double volts, double watts, double beside, double runA, double ratio,
+        StartOutcome outcome, double? seconds)
     {
         var unit = UnitCatalogue.Find(id)!;
         var most = Performance.Operate(unit, Performance.FullLoad(unit, 35, 19.4444), double.MaxValue).PowerW;
@@ -117,7 +124,14 @@ public class StartTables
         foreach (var unit in UnitCatalogue.All.Where(u => u.SingleSpeed))
             foreach (var line in new[] { 0.0, 0.1, 0.3 })
             {
-                StartResult Run(StartRemedy remedy) => StartSimulation.Run(new StartCase { Motor = StartTests.Motor(unit.Id), Source = Stiff(unit.SupplyVoltageV), Line = new Complex(line, 0), Remedy = remedy, Reduction = 0.6 }, checkRunning: false);
+                StartResult Run(StartRemedy remedy) => StartSimulation.Run(new StartCase
+                {
+                    Motor = StartTests.Motor(unit.Id),
+                    Source = Stiff(unit.SupplyVoltageV),
+                    Line = new Complex(line, 0),
+                    Remedy = remedy,
+                    Reduction = 0.6
+                }, checkRunning: false);
                 var (plain, kit, soft) = (Run(StartRemedy.None), Run(StartRemedy.HardStartKit), Run(StartRemedy.SoftStarter));
                 soft.MaxA.ShouldBeLessThan(plain.MaxA);
                 soft.PeakA.ShouldBeLessThan(plain.PeakA);
@@ -126,7 +140,10 @@ public class StartTables
             }
     }
 
-    /// <summary>The trade says that a soft starter starts 20,000 BTU/h on one inverter generator of 2,200 W (common practice): true of the start from 70 %, not of the running.</summary>
+    /// <summary>
+    /// The trade says that a soft starter starts 20,000 BTU/h on one inverter generator of 2,200 W (common practice): true of the start from 70 %, not
+    /// of the running.
+    /// </summary>
     [Theory]
     [InlineData(0.60, StartOutcome.TripsDuringStart, "soft starter aborts on low voltage", 0.0925)]
     [InlineData(0.65, StartOutcome.TripsDuringStart, "soft starter aborts on low voltage", 0.127)]
@@ -173,7 +190,10 @@ public class StartTables
         var van = NewcomersVan.Design with
         {
             Unit = NewcomersVan.Design.Unit with { Chosen = "DR-30-48" },
-            Survey = NewcomersVan.Design.Survey with { Sources = NewcomersVan.Design.Survey.Sources with { Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 1, CableMm2 = 70 } } },
+            Survey = NewcomersVan.Design.Survey with
+            {
+                Sources = NewcomersVan.Design.Survey.Sources with { Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 1, CableMm2 = 70 } }
+            },
         };
         var bare = Assessor.Assess(van with { Start = van.Start with { NoPrecharge = true } }).Start!;
         var arc = bare.Findings.Single(f => f.Code == "start.dc-inrush");

@@ -42,7 +42,8 @@ public class StartTests
     [InlineData(StartRemedy.HardStartKit, 0, 90, 176.5, 63, 115, 488.9)]
     public void Start_on_a_stiff_supply(StartRemedy remedy, double line, double off, double ms, double amps, double volts, double i2t)
     {
-        var result = StartSimulation.Run(new StartCase { Motor = Motor("RT-13-115"), Source = Stiff(115), Remedy = remedy, Line = line, SecondsOff = off }, checkRunning: false);
+        var result = StartSimulation.Run(new StartCase { Motor = Motor("RT-13-115"), Source = Stiff(115), Remedy = remedy, Line = line, SecondsOff = off },
+            checkRunning: false);
         result.Outcome.ShouldBe(StartOutcome.Starts);
         (result.StartS!.Value * 1000).ShouldBe(ms, 1);
         result.MaxA.ShouldBe(amps, amps * 2e-4);
@@ -86,7 +87,8 @@ public class StartTests
 
     [Theory]
     [MemberData(nameof(Verdicts))]
-    public void Verdict(string name, StartOutcome outcome, string cause, double? tripMs, double? startMs, double max, double peak, double volts, double used, double runA, double runV)
+    public void Verdict(string name, StartOutcome outcome, string cause, double? tripMs, double? startMs, double max, double peak, double volts, double used,
+        double runA, double runV)
     {
         var result = StartVerdict.Of(Case(name));
         result.Outcome.ShouldBe(outcome);
@@ -180,14 +182,16 @@ public class StartTests
             var plain = new StartCase { Motor = Motor(id), Source = Stiff(UnitCatalogue.Find(id)!.SupplyVoltageV), Line = 0 };
             var direct = StartSimulation.Run(plain, checkRunning: false);
             StartSimulation.Run(plain with { Remedy = StartRemedy.SoftStarter }, checkRunning: false).PeakA.ShouldBeLessThan(direct.PeakA);
-            StartSimulation.Run(plain with { Remedy = StartRemedy.HardStartKit }, checkRunning: false).StartS!.Value.ShouldBeLessThanOrEqualTo(direct.StartS!.Value);
+            StartSimulation.Run(plain with { Remedy = StartRemedy.HardStartKit }, checkRunning: false).StartS!.Value.ShouldBeLessThanOrEqualTo(
+                direct.StartS!.Value);
             StartSimulation.Run(plain with { Line = 0.1 }, checkRunning: false).StartS!.Value.ShouldBeGreaterThanOrEqualTo(direct.StartS!.Value);
         }
     }
 
     [Fact]
     public void A_plate_whose_currents_do_not_belong_together_is_refused() =>
-        Should.Throw<Vanto.Core.Findings.InputException>(() => MotorModel.FromNameplate(115, 20, 12)).Message.ShouldContain("must be at least 2.5 × RLA (30.0 A)");
+        Should.Throw<Vanto.Core.Findings.InputException>(() => MotorModel.FromNameplate(115, 20, 12)).Message.ShouldContain(
+            "must be at least 2.5 × RLA (30.0 A)");
 
     private static PowerSource Stiff(double volts) => PowerSource.OfInverter(SourceClass.TransformerInverter, volts, 1e6);
 
@@ -198,7 +202,8 @@ public class StartTests
     private static PowerSource Inverter(SourceClass kind, double watts, BatteryBank? bank = null, double soc = 0.5, double cable = 0) =>
         PowerSource.OfInverter(kind, 120, watts, bank is null ? null : new DcSide(bank, soc, cable, new InverterModel(watts, 30)));
 
-    private static BatteryBank LithiumBank(double ah, double extra, double? continuous = null) => new(Chemistry.Lfp, 4, ah, extraResistance: extra, continuousA: continuous);
+    private static BatteryBank LithiumBank(double ah, double extra, double? continuous = null) =>
+        new(Chemistry.Lfp, 4, ah, extraResistance: extra, continuousA: continuous);
 
     private static StartCase Case(string name) => name switch
     {
@@ -216,7 +221,8 @@ public class StartTests
         "V8" => Case("V7") with { Remedy = StartRemedy.SoftStarter },
         "V9" => Plain(PowerSource.OfGenerator(GeneratorKind.Conventional, 120, 2800, 3500)),
         "V10" => Plain(PowerSource.OfShore(120, 15, BreakerFamily.NorthAmerican)) with { Line = Conductors.LoopOhm(30, WireGauge.AreaMm2(14), 30) },
-        "V11" => Plain(PowerSource.OfShore(120, 20, BreakerFamily.NorthAmerican)) with { Line = Conductors.LoopOhm(10, WireGauge.AreaMm2(12), 30), SecondsOff = 60 },
+        "V11" =>
+            Plain(PowerSource.OfShore(120, 20, BreakerFamily.NorthAmerican)) with { Line = Conductors.LoopOhm(10, WireGauge.AreaMm2(12), 30), SecondsOff = 60 },
         "V12" => Plain(Inverter(SourceClass.PowerStation, 3600)),
         _ => new StartCase { Motor = Motor("RT-24-230"), Source = PowerSource.OfShore(230, 6, BreakerFamily.IecB), Neighbours = [new("fan", 60, 0.85, false)] },
     };

@@ -28,13 +28,15 @@ public class MainFuseTests
     [InlineData(5000, 20000.0, null)]
     [InlineData(1500, null, null)]
     [InlineData(1500, 1000.0, Severity.Stop)]
-    public void A_fuse_that_cannot_break_it_is_told(double shortA, double? interruptsA, Severity? level) => (MainFuse.Judge(shortA, interruptsA)?.Level).ShouldBe(level);
+    public void A_fuse_that_cannot_break_it_is_told(double shortA, double? interruptsA, Severity? level) =>
+        (MainFuse.Judge(shortA, interruptsA)?.Level).ShouldBe(level);
 
     [Fact]
     public void Survey_says_it_of_the_bank_on_board()
     {
         SurveyDesign With(BatteryDesign battery) => NewcomersVan.Design.Survey with { Sources = NewcomersVan.Design.Survey.Sources with { Battery = battery } };
-        SurveyStation.Assess(With(new BatteryDesign { FuseInterruptsA = 1000 })).Findings.Single(f => f.Code == "battery.fuse-interrupt").Level.ShouldBe(Severity.Stop);
+        SurveyStation.Assess(With(new BatteryDesign { FuseInterruptsA = 1000 })).Findings.Single(f => f.Code == "battery.fuse-interrupt").Level
+            .ShouldBe(Severity.Stop);
         SurveyStation.Assess(With(new BatteryDesign { FuseInterruptsA = 50000 })).Findings.ShouldNotContain(f => f.Code == "battery.fuse-interrupt");
         SurveyStation.Assess(With(new BatteryDesign { Mixed = true })).Findings.ShouldContain(f => f.Code == "battery.mixed" && f.Level == Severity.Stop);
     }

@@ -3,7 +3,10 @@ using Vanto.Core.Supply;
 
 namespace Vanto.Core.Tests.Supply;
 
-/// <summary>Sources in time and limited power. Check values: arithmetic; Liu and Jordan 1963 for the tilted plane, published; the rest common practice, no published source.</summary>
+/// <summary>
+/// Sources in time and limited power. Check values: arithmetic; Liu and Jordan 1963 for the tilted plane, published; the rest common practice, no
+/// published source.
+/// </summary>
 public class OtherSourcesTests
 {
     [Theory]
@@ -12,7 +15,8 @@ public class OtherSourcesTests
     [InlineData(120, 15, 1800, 1600, 1440, 1440, 360, 0)]
     [InlineData(230, 6, 500, 1200, 1104, 500, 0, 604)]
     [InlineData(120, 30, 1500, 1600, 2880, 1500, 0, 1380)]
-    public void Shore_feeds_loads_first_then_the_charger(double volts, double breaker, double load, double chargerMost, double limit, double from, double left, double charger)
+    public void Shore_feeds_loads_first_then_the_charger(double volts, double breaker, double load, double chargerMost, double limit, double from, double left,
+        double charger)
     {
         var s = OtherSources.Shore(volts, breaker, load, chargerMost);
         s.ShouldBe(new ShoreShare(limit, from, left, charger));
@@ -22,7 +26,8 @@ public class OtherSourcesTests
     [InlineData(160, 0.85, 35, 25, 51.2, 101, 1272.6, 0.7426)]
     [InlineData(160, 0.45, 35, 25, 51.2, 37, 466.2, 0.5139)]
     [InlineData(90, 0.85, 30, 30, 13.6, 46.5, 408, 0.4233)]
-    public void The_alternator_gives_what_the_vehicle_leaves(double rated, double share, double vehicle, double limit, double volts, double free, double output, double ofHot)
+    public void The_alternator_gives_what_the_vehicle_leaves(double rated, double share, double vehicle, double limit, double volts, double free, double output,
+        double ofHot)
     {
         var d = OtherSources.DcDc(rated, share, vehicle, limit, volts);
         d.FreeA.ShouldBe(free, 1e-9);
@@ -56,7 +61,8 @@ public class OtherSourcesTests
     [InlineData(1.134, 20, 30, 1.7374)]
     [InlineData(1.722, 10, 25, 2.3371)]
     [InlineData(1.722, 30, 20, 3.8569)]
-    public void Rows_stand_so_far_apart(double length, double tilt, double elevation, double pitch) => ArrayPlane.RowPitch(length, tilt, elevation).ShouldBe(pitch, 1e-4);
+    public void Rows_stand_so_far_apart(double length, double tilt, double elevation, double pitch) =>
+        ArrayPlane.RowPitch(length, tilt, elevation).ShouldBe(pitch, 1e-4);
 
     [Fact]
     public void Shade_takes_its_share_until_the_string_is_too_low()

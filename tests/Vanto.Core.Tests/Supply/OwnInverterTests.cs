@@ -16,7 +16,14 @@ public class OwnInverterTests
     {
         Unit = NewcomersVan.Design.Unit with { Chosen = "RT-13-115" },
         Start = start ?? NewcomersVan.Design.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.None },
-        Survey = NewcomersVan.Design.Survey with { Sources = NewcomersVan.Design.Survey.Sources with { Inverter = inverter, Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 4 } } },
+        Survey = NewcomersVan.Design.Survey with
+        {
+            Sources = NewcomersVan.Design.Survey.Sources with
+            {
+                Inverter = inverter,
+                Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 4 }
+            }
+        },
     };
 
     private static IReadOnlyList<Finding> Findings(JobDesign design) => Assessor.Assess(design).Start!.Findings;
@@ -38,7 +45,8 @@ public class OwnInverterTests
         var random = new Random(7);
         for (var run = 0; run < 200; run++)
         {
-            List<(double, double)> table = [.. Enumerable.Range(0, 2 + random.Next(5)).Select(_ => (50 + random.NextDouble() * 2900, 0.6 + 0.39 * random.NextDouble()))];
+            List<(double, double)> table =
+                [.. Enumerable.Range(0, 2 + random.Next(5)).Select(_ => (50 + random.NextDouble() * 2900, 0.6 + 0.39 * random.NextDouble()))];
             var fit = InverterLosses.Fitted(3000, 20, table);
             fit.Linear.ShouldBeGreaterThanOrEqualTo(0);
             fit.Quadratic.ShouldBeGreaterThanOrEqualTo(0);
@@ -78,7 +86,9 @@ public class OwnInverterTests
     public void Points_that_do_not_belong_together_are_refused_by_name(double w1, double s1, double w2, double s2, string field)
     {
         var own = Inverter with { Bears = [new BearDesign { PowerW = w1, Seconds = s1 }, new BearDesign { PowerW = w2, Seconds = s2 }] };
-        Should.Throw<InputException>(() => OwnInverter.Bearing(PowerSource.OfInverter(SourceClass.HighFrequencyInverter, 120, 3000), own)).Errors[0].Field.ShouldBe(field);
+        Should.Throw<InputException>(
+            () => OwnInverter.Bearing(PowerSource.OfInverter(SourceClass.HighFrequencyInverter, 120, 3000), own)).Errors[0].Field.ShouldBe(
+            field);
     }
 
     [Fact]
@@ -95,13 +105,18 @@ public class OwnInverterTests
     public void Of_a_peak_without_a_time_and_of_a_modified_sine_wave_it_warns()
     {
         Findings(Rooftop(Inverter with { PeakW = 6000 })).Single(f => f.Code == "source.surge-time").Level.ShouldBe(Severity.Caution);
-        Findings(Rooftop(Inverter with { PeakW = 6000, Bears = [new BearDesign { PowerW = 6000, Seconds = 1 }] })).ShouldNotContain(f => f.Code == "source.surge-time");
+        Findings(Rooftop(Inverter with { PeakW = 6000, Bears = [new BearDesign { PowerW = 6000, Seconds = 1 }] })).ShouldNotContain(
+            f => f.Code == "source.surge-time");
         var rough = Assessor.Assess(Rooftop(Inverter with { ModifiedSine = true })).Start!;
         rough.Findings.Single(f => f.Code == "source.waveform").Level.ShouldBe(Severity.Stop);
         rough.Verdict.State.ShouldBe(StationState.Stop);
         rough.Verdict.Headline.ToString().ShouldContain("modified sine wave", customMessage: "it does not say that it starts");
         rough.Outcome.ShouldNotBe(StartOutcome.Starts);
-        var fitted = Findings(Rooftop(Inverter with { Efficiency = [new EfficiencyDesign { PowerW = 300, Efficiency = 0.85 }, new EfficiencyDesign { PowerW = 2500, Efficiency = 0.91 }] }));
+        var fitted = Findings(Rooftop(
+            Inverter with
+            {
+                Efficiency = [new EfficiencyDesign { PowerW = 300, Efficiency = 0.85 }, new EfficiencyDesign { PowerW = 2500, Efficiency = 0.91 }]
+            }));
         fitted.ShouldContain(f => f.Code == "source.efficiency-fit");
     }
 
@@ -123,9 +138,14 @@ public class OwnInverterTests
     [Fact]
     public void A_soft_starter_learns_and_a_plate_without_locked_rotor_current_is_estimated()
     {
-        Findings(Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.SoftStarter })).ShouldContain(f => f.Code == "start.learn");
+        Findings(Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Inverter, Remedy = StartRemedy.SoftStarter })).ShouldContain(
+            f => f.Code == "start.learn");
         var onShore = Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.SoftStarter });
-        Findings(onShore with { Survey = onShore.Survey with { Sources = onShore.Survey.Sources with { Shore = new ShoreDesign { Fitted = true } } } }).ShouldNotContain(f => f.Code == "start.learn", "on shore it learns where it should");
+        Findings(onShore with
+        {
+            Survey = onShore.Survey with { Sources = onShore.Survey.Sources with { Shore = new ShoreDesign { Fitted = true } } }
+        }).ShouldNotContain(
+            f => f.Code == "start.learn", "on shore it learns where it should");
         var bare = UnitCatalogue.Find("RT-13-115")! with { Id = "bare", LraA = 0 };
         bare.LockedRotorA.ShouldBe(5.2 * 12, 1e-9);
         var design = Rooftop(Inverter) with { Unit = NewcomersVan.Design.Unit with { Chosen = "bare", Own = [bare] } };
@@ -136,8 +156,14 @@ public class OwnInverterTests
     [Fact]
     public void On_a_generator_an_inverter_driven_unit_may_refuse_a_floating_neutral()
     {
-        var design = Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Generator }) with { Unit = NewcomersVan.Design.Unit with { Chosen = "MS-09-120" } };
-        design = design with { Survey = design.Survey with { Sources = design.Survey.Sources with { Generator = design.Survey.Sources.Generator with { Fitted = true } } } };
+        var design = Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Generator }) with
+        {
+            Unit = NewcomersVan.Design.Unit with { Chosen = "MS-09-120" }
+        };
+        design = design with
+        {
+            Survey = design.Survey with { Sources = design.Survey.Sources with { Generator = design.Survey.Sources.Generator with { Fitted = true } } }
+        };
         Findings(design).ShouldContain(f => f.Code == "source.floating-neutral");
     }
 
@@ -145,7 +171,10 @@ public class OwnInverterTests
     public void A_long_thin_cable_makes_the_start_slow()
     {
         var design = Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Shore, CableM = 35, CableMm2 = 1.5 });
-        design = design with { Survey = design.Survey with { Sources = design.Survey.Sources with { Shore = new ShoreDesign { Fitted = true, Volts = 120, BreakerA = 30 } } } };
+        design = design with
+        {
+            Survey = design.Survey with { Sources = design.Survey.Sources with { Shore = new ShoreDesign { Fitted = true, Volts = 120, BreakerA = 30 } } }
+        };
         var start = Assessor.Assess(design).Start!;
         start.Outcome.ShouldBe(StartOutcome.Starts);
         start.Findings.ShouldContain(f => f.Code == "start.slow");

@@ -40,7 +40,8 @@ public class PowerTests
     [InlineData(Chemistry.Lfp, 16, 100, 0, 1, 90, 52.56, 4.67226, 38.4, 65.28)]
     [InlineData(Chemistry.Agm, 12, 440, 25, 1, 440, 24.6, 10.8082, 2.2909, 3.6655)]
     [InlineData(Chemistry.Flooded, 6, 225, 10, 1, 200.25, 12.24, 2.45406, 4.608, 7.3728)]
-    public void Bank(Chemistry chemistry, int cells, double ah, double temperature, double age, double charge, double open, double energyKWh, double middle, double low)
+    public void Bank(Chemistry chemistry, int cells, double ah, double temperature, double age, double charge, double open, double energyKWh, double middle,
+        double low)
     {
         var bank = new BatteryBank(chemistry, cells, ah, temperature, age, extraResistance: 0);
         bank.CapacityAh.ShouldBe(charge, 1e-6);

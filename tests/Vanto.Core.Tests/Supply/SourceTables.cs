@@ -25,7 +25,8 @@ public class SourceTables
     [InlineData(-10, 3000)]
     [InlineData(45, 2400)]
     [InlineData(60, 1950)]
-    public void Continuous_watts_by_the_heat_it_stands_in(double ambientC, double watts) => new InverterModel(3000, 35).ContinuousW(ambientC).ShouldBe(watts, 1e-9);
+    public void Continuous_watts_by_the_heat_it_stands_in(double ambientC, double watts) =>
+        new InverterModel(3000, 35).ContinuousW(ambientC).ShouldBe(watts, 1e-9);
 
     [Theory]
     [InlineData(FuelKind.PetrolInverter, 1800, 0, 0.234, null)]
@@ -42,7 +43,10 @@ public class SourceTables
             (load / 1000 / burnt).ShouldBe(yield, 2e-4 * yield);
     }
 
-    /// <summary>Anchors published: UL 489 (135 % in an hour, 200 % in 2 or 4 minutes), IEC 60898-1 (1.45 in an hour, 2.55 in a minute); between them common practice.</summary>
+    /// <summary>
+    /// Anchors published: UL 489 (135 % in an hour, 200 % in 2 or 4 minutes), IEC 60898-1 (1.45 in an hour, 2.55 in a minute); between them common
+    /// practice.
+    /// </summary>
     [Theory]
     [InlineData(1.2, 961.4, double.PositiveInfinity, double.PositiveInfinity, 1342, double.PositiveInfinity)]
     [InlineData(1.5, 145.2, 1447, 1742, 46.92, 2815)]
@@ -69,7 +73,8 @@ public class SourceTables
     [InlineData(2.5, null, 1.4081, null, null)]
     public void What_classes_of_source_bear(double ratio, double? highFrequency, double? transformer, double? powerStation, double? inverterGenerator)
     {
-        foreach (var (curve, seconds) in new[] { (BearingCurve.HighFrequencyInverter, highFrequency), (BearingCurve.TransformerInverter, transformer), (BearingCurve.PowerStation, powerStation), (BearingCurve.InverterGenerator(1800, 2200), inverterGenerator) })
+        foreach (var (curve, seconds) in new[] { (BearingCurve.HighFrequencyInverter, highFrequency), (BearingCurve.TransformerInverter, transformer),
+            (BearingCurve.PowerStation, powerStation), (BearingCurve.InverterGenerator(1800, 2200), inverterGenerator) })
             if (seconds is { } s)
                 Near(curve, ratio, s);
     }
@@ -85,7 +90,8 @@ public class SourceTables
     [Fact]
     public void A_curve_never_bears_more_for_longer()
     {
-        foreach (var curve in new[] { BearingCurve.HighFrequencyInverter, BearingCurve.TransformerInverter, BearingCurve.PowerStation, BearingCurve.ManagementBoard, BearingCurve.BreakerNaMin, BearingCurve.BreakerIecMax })
+        foreach (var curve in new[] { BearingCurve.HighFrequencyInverter, BearingCurve.TransformerInverter, BearingCurve.PowerStation,
+            BearingCurve.ManagementBoard, BearingCurve.BreakerNaMin, BearingCurve.BreakerIecMax })
         {
             var before = double.PositiveInfinity;
             for (var ratio = 0.9; ratio < 8; ratio += 0.01)
@@ -144,7 +150,8 @@ public class SourceTables
     [InlineData(Chemistry.Lfp, 4, 280, 25, 0.8, 13.33, 2.36376, 140, 89.6)]
     [InlineData(Chemistry.Agm, 12, 440, 25, 1, 25.3872, 8.73375, 110, 17.6)]
     [InlineData(Chemistry.Flooded, 6, 225, 10, 1, 12.53, 1.97515, 33.75, 9)]
-    public void Charge_that_a_bank_takes_and_energy_to_a_fifth(Chemistry chemistry, int cells, double ampHours, double temperatureC, double age, double openHigh, double usableKWh, double chargeAtMiddle, double chargeNearFull)
+    public void Charge_that_a_bank_takes_and_energy_to_a_fifth(Chemistry chemistry, int cells, double ampHours, double temperatureC, double age,
+        double openHigh, double usableKWh, double chargeAtMiddle, double chargeNearFull)
     {
         var bank = new BatteryBank(chemistry, cells, ampHours, temperatureC, age, extraResistance: 0);
         bank.OpenCircuitVoltage(0.85).ShouldBe(openHigh, 2e-4 * openHigh);
@@ -163,7 +170,8 @@ public class SourceTables
     [InlineData(Chemistry.Agm, 12, 440, 0, 0.9, -1800, 900, 10.048, 0, 273.74, -1875410)]
     [InlineData(Chemistry.Agm, 12, 440, 0, 0.6, 1000, 300, 3.5639, 49.822, 0, 283984)]
     [InlineData(Chemistry.Lfp, 4, 100, 0, 0.12, -900, 60, 34.963, 0, 0, -56097.8)]
-    public void Losses_of_a_step(Chemistry chemistry, int cells, double ampHours, double extra, double soc, double watts, double seconds, double resistive, double coulombic, double peukert, double storedJ)
+    public void Losses_of_a_step(Chemistry chemistry, int cells, double ampHours, double extra, double soc, double watts, double seconds, double resistive,
+        double coulombic, double peukert, double storedJ)
     {
         var step = new BatteryBank(chemistry, cells, ampHours, extraResistance: extra).Step(soc, watts, seconds);
         step.ResistiveW.ShouldBe(resistive, 2e-4 * resistive);
@@ -176,7 +184,8 @@ public class SourceTables
     [InlineData(Chemistry.Lfp, 16, 200, 0.004, 0.98, 300, 46, 2521.94, 200, 10159.3)]
     [InlineData(Chemistry.Lfp, 16, 200, 0.004, 0.06, 300, 100, 5094.34, 24, 1128.34)]
     [InlineData(Chemistry.Agm, 12, 440, 0, 0.85, 900, 70.4, 1800.11, 440, 10604.3)]
-    public void The_most_that_a_step_takes_and_gives(Chemistry chemistry, int cells, double ampHours, double extra, double soc, double seconds, double chargeA, double chargeW, double dischargeA, double dischargeW)
+    public void The_most_that_a_step_takes_and_gives(Chemistry chemistry, int cells, double ampHours, double extra, double soc, double seconds, double chargeA,
+        double chargeW, double dischargeA, double dischargeW)
     {
         var bank = new BatteryBank(chemistry, cells, ampHours, extraResistance: extra);
         var (inA, inW) = bank.MaxCharge(soc, seconds);
@@ -196,7 +205,8 @@ public class SourceTables
     [InlineData(CellModel.Noct, ModuleMounting.LittleRearAir, 47, 0, 32, 950, 64.0625, 1783.42)]
     [InlineData(CellModel.Wind, ModuleMounting.LittleRearAir, 45, 1, 32, 950, 61.8367, 1798.99)]
     [InlineData(CellModel.Wind, ModuleMounting.LittleRearAir, 45, 0, 35, 1000, 75, 1796.78)]
-    public void Cells_and_power_of_six_modules(CellModel model, ModuleMounting mounting, double noctC, double windMs, double airC, double sun, double cellC, double watts)
+    public void Cells_and_power_of_six_modules(CellModel model, ModuleMounting mounting, double noctC, double windMs, double airC, double sun, double cellC,
+        double watts)
     {
         var cell = airC + Modules.CellRise(model, mounting, noctC, windMs) * sun;
         cell.ShouldBe(cellC, 1e-4);

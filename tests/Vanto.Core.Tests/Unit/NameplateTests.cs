@@ -2,7 +2,9 @@ using Vanto.Core.Unit;
 
 namespace Vanto.Core.Tests.Unit;
 
-/// <summary>Running current and circuit. NEC 440.33 and 440.22(A) for single-speed units (published); modulating units common practice, no published source.</summary>
+/// <summary>
+/// Running current and circuit. NEC 440.33 and 440.22(A) for single-speed units (published); modulating units common practice, no published source.
+/// </summary>
 public class NameplateTests
 {
     [Theory]

@@ -37,7 +37,8 @@ public class PerformanceTests
     [InlineData("RT-13-115", 2500, 38, 18, double.PositiveInfinity, true, RunMode.Cycling, 0.67509, 0.73477, 2500, 1238.5)]
     [InlineData("RT-13-115", 4500, 35, 19.44444444, double.PositiveInfinity, false, RunMode.Full, 1, 1, 3960, 1530)]
     [InlineData("RT-13-115", 2500, 38, 18, 1400, true, RunMode.Blocked, 0, 0, 0, 130)]
-    public void Part_load(string id, double demand, double outdoor, double wetBulb, double cap, bool fan, RunMode mode, double share, double run, double cooling, double power)
+    public void Part_load(string id, double demand, double outdoor, double wetBulb, double cap, bool fan, RunMode mode, double share, double run,
+        double cooling, double power)
     {
         var unit = UnitCatalogue.Find(id)!;
         var result = Performance.Operate(unit, Performance.FullLoad(unit, outdoor, wetBulb), demand, cap, fan);
@@ -101,7 +102,8 @@ public class CapacityTests
     [InlineData(24, 50, false, 0, 2500, 0.12, 1843.75, 656.255, 8.94364)]
     [InlineData(40, 15, false, 0, 3500, 0.17, 3500, 0, 18.6758)]
     [InlineData(25, 70, false, 1500, 3500, 0.17, 1686.37, 1813.63, 13.4301)]
-    public void Coil_split(double t, double humid, bool wetBulb, double elevation, double cooling, double flow, double sensible, double latent, double apparatus)
+    public void Coil_split(double t, double humid, bool wetBulb, double elevation, double cooling, double flow, double sensible, double latent,
+        double apparatus)
     {
         var p = Atmosphere.Pressure(elevation);
         var ratio = wetBulb ? MoistAir.RatioFromWetBulb(t, humid, p) : MoistAir.RatioFromRh(t, humid, p);

@@ -47,7 +47,9 @@ public class CalculatorTests(RunningServer server) : IClassFixture<RunningServer
     [Fact]
     public async Task Typed_inputs_are_read_with_their_units()
     {
-        var result = await Read(await Post("psychrometrics", new { inputs = new { }, typed = new { dryBulbC = "95 °F", relativeHumidityPct = "40" }, units = "metric" }));
+        var result =
+            await Read(
+                await Post("psychrometrics", new { inputs = new { }, typed = new { dryBulbC = "95 °F", relativeHumidityPct = "40" }, units = "metric" }));
         var wetBulb = result["figures"]!.AsArray().First(f => ((string)f!["label"]!).Contains("et bulb", StringComparison.Ordinal))!;
         wetBulb.Number("/value").ShouldBe(23.9345, 1e-3);
     }
@@ -55,19 +57,24 @@ public class CalculatorTests(RunningServer server) : IClassFixture<RunningServer
     [Fact]
     public async Task All_faults_are_told_at_once()
     {
-        var problem = await Read(await Post("psychrometrics", new { inputs = new { }, typed = new { dryBulbC = "hot", relativeHumidityPct = "wet", mood = "1" }, units = "metric" }), HttpStatusCode.BadRequest);
+        var problem = await Read(
+            await Post("psychrometrics", new { inputs = new { }, typed = new { dryBulbC = "hot", relativeHumidityPct = "wet", mood = "1" }, units = "metric" }),
+            HttpStatusCode.BadRequest);
         problem["errors"]!.AsArray().Count.ShouldBe(3);
     }
 
     [Fact]
     public async Task What_is_no_input_or_no_calculator_is_said()
     {
-        (await Read(await Post("psychrometrics", new { inputs = new { moon = 1 } }), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("moon is no input");
-        (await Read(await Post("psychrometrics", new { inputs = new { dryBulbC = "x" } }), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("dryBulbC");
+        (await Read(await Post("psychrometrics", new { inputs = new { moon = 1 } }), HttpStatusCode.BadRequest)).Text("/detail")
+            .ShouldContain("moon is no input");
+        (await Read(await Post("psychrometrics", new { inputs = new { dryBulbC = "x" } }), HttpStatusCode.BadRequest)).Text("/detail")
+            .ShouldContain("dryBulbC");
         (await Read(await Post("crystal-ball", new { }), HttpStatusCode.NotFound)).Text("/detail").ShouldContain("psychrometrics");
     }
 
-    private async Task<JsonNode> Listed(string name) => (await Read(await server.Http.GetAsync("/api/calc"))).AsArray().Single(c => (string)c!["name"]! == name)!;
+    private async Task<JsonNode> Listed(string name) =>
+        (await Read(await server.Http.GetAsync("/api/calc"))).AsArray().Single(c => (string)c!["name"]! == name)!;
 
     private Task<HttpResponseMessage> Post(string name, object request) => server.Http.PostAsJsonAsync($"/api/calc/{name}", request);
 }

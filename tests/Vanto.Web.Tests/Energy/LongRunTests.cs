@@ -46,7 +46,9 @@ public class LongRunTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_run_that_the_page_leaves_ends_and_the_next_is_not_kept_waiting()
     {
         var rig = await server.Begin("Left", "bus");
-        var months = new JsonArray([.. Enumerable.Range(0, 12).Select(_ => new JsonObject { ["maxC"] = 34, ["minC"] = 20, ["clearness"] = 0.65, ["humidityPct"] = 30, ["windMs"] = 3 })]);
+        var months = new JsonArray(
+            [.. Enumerable.Range(0, 12).Select(
+                _ => new JsonObject { ["maxC"] = 34, ["minC"] = 20, ["clearness"] = 0.65, ["humidityPct"] = 30, ["windMs"] = 3 })]);
         var options = new JsonArray([.. Enumerable.Range(0, 24).Select(i => new JsonObject { ["name"] = $"option {i}", ["chosen"] = "MS-12-120" })]);
         var changed = await Read(await server.Patch(rig.Id(), 1, [Set("/survey/climate/months", months), Set("/options", options)]));
         changed.Revision().ShouldBe(2);

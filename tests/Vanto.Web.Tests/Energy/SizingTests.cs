@@ -10,7 +10,8 @@ public class SizingTests(RunningServer server) : IClassFixture<RunningServer>
     private async Task<JsonNode> Van(params object[] more)
     {
         var rig = await server.Begin("Redpoll");
-        object[] changes = [Set("/unit/chosen", "MS-09-120"), Set("/energy/sizing/mostBatteries", 6), Set("/energy/sizing/mostModules", 4), Set("/energy/sizing/days", 1), .. more];
+        object[] changes = [Set("/unit/chosen", "MS-09-120"), Set("/energy/sizing/mostBatteries", 6), Set("/energy/sizing/mostModules", 4),
+            Set("/energy/sizing/days", 1), .. more];
         await Read(await server.Patch(rig.Id(), 1, changes));
         return await server.View(rig.Id());
     }
@@ -40,7 +41,8 @@ public class SizingTests(RunningServer server) : IClassFixture<RunningServer>
         result.Name.ShouldBe("result");
         result.Data!["maps"]![0]!["least"]!.AsArray().Count.ShouldBe(5);
         var point = result.Data["frontier"]![0]!;
-        var adopted = await Read(await server.Patch(rig.Id(), rig.Revision(), [.. point["changes"]!.AsArray().Select(c => Set((string)c!["path"]!, c["value"]?.DeepClone()))]));
+        var adopted = await Read(
+            await server.Patch(rig.Id(), rig.Revision(), [.. point["changes"]!.AsArray().Select(c => Set((string)c!["path"]!, c["value"]?.DeepClone()))]));
         adopted.Number("/design/survey/sources/battery/blocks").ShouldBe(point.Number("/kit/batteries"));
         adopted.Number("/design/survey/sources/modules/count").ShouldBe(point.Number("/kit/modules"));
     }
@@ -72,7 +74,8 @@ public class SizingTests(RunningServer server) : IClassFixture<RunningServer>
     {
         var rig = await Van(Set("/survey/sources/modules/count", 4));
         (await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/energy-year"), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("twelve months");
-        var months = new JsonArray([.. Enumerable.Range(0, 12).Select(_ => (JsonNode)new JsonObject { ["maxC"] = 33, ["minC"] = 19, ["clearness"] = 0.6, ["humidityPct"] = 40, ["windMs"] = 3 })]);
+        var months = new JsonArray([.. Enumerable.Range(0, 12).Select(
+            _ => (JsonNode)new JsonObject { ["maxC"] = 33, ["minC"] = 19, ["clearness"] = 0.6, ["humidityPct"] = 40, ["windMs"] = 3 })]);
         await Read(await server.Patch(rig.Id(), rig.Revision(), [Set("/survey/climate/months", months)]));
         var year = await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/energy-year"));
         year["weeks"]!.AsArray().Count.ShouldBe(53);
@@ -81,7 +84,8 @@ public class SizingTests(RunningServer server) : IClassFixture<RunningServer>
         week["weeks"]!.AsArray().Count.ShouldBe(3);
         week.Number("/windowHours").ShouldBeGreaterThan(7);
         await Read(await server.Patch(rig.Id(), rig.Revision() + 1, [Set("/energy/stretch/month", 2), Set("/energy/stretch/day", 30)]));
-        (await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/energy-stretch"), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("February has 28 days");
+        (await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/energy-stretch"), HttpStatusCode.BadRequest)).Text("/detail")
+            .ShouldContain("February has 28 days");
         (await server.Http.GetAsync($"/api/rigs/{Guid.NewGuid()}/energy-stretch")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await server.Http.GetAsync($"/api/rigs/{Guid.NewGuid()}/energy-year")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
@@ -102,7 +106,14 @@ public class SizingTests(RunningServer server) : IClassFixture<RunningServer>
     {
         var rig = await Van();
         var design = rig["design"]!;
-        var option = new JsonObject { ["name"] = "small", ["chosen"] = "MS-09-120", ["start"] = design["start"]!.DeepClone(), ["energy"] = design["energy"]!.DeepClone(), ["sources"] = design["survey"]!["sources"]!.DeepClone() };
+        var option = new JsonObject
+        {
+            ["name"] = "small",
+            ["chosen"] = "MS-09-120",
+            ["start"] = design["start"]!.DeepClone(),
+            ["energy"] = design["energy"]!.DeepClone(),
+            ["sources"] = design["survey"]!["sources"]!.DeepClone()
+        };
         option["sources"]!["battery"]!["blocks"] = 1;
         await Read(await server.Patch(rig.Id(), rig.Revision(), [Set("/options", new JsonArray(option)), Set("/baseline", "small")]));
         var view = await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/options"));

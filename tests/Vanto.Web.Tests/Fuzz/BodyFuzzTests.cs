@@ -29,7 +29,8 @@ public class BodyFuzzTests(RunningServer server) : IClassFixture<RunningServer>
         var seed = Seed;
         var random = new Random(seed);
         var api = await Read(await server.Http.GetAsync("/api/openapi/v1.json"));
-        var operations = api["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject().Where(o => Methods.Contains(o.Key)).Select(o => (Path: p.Key, Method: o.Key))).ToList();
+        var operations = api["paths"]!.AsObject()
+            .SelectMany(p => p.Value!.AsObject().Where(o => Methods.Contains(o.Key)).Select(o => (Path: p.Key, Method: o.Key))).ToList();
         operations.Count.ShouldBeGreaterThan(80);
         var rig = await server.Begin("Fuzzed", "bus");
         var began = Stopwatch.GetTimestamp();
@@ -50,7 +51,9 @@ public class BodyFuzzTests(RunningServer server) : IClassFixture<RunningServer>
         var id = method == "delete" || random.Next(20) == 0 ? Guid.NewGuid().ToString() : rig;
         var address = path.Replace("{id}", id).Replace("{name}", "some").Replace("{documentName}", "v1");
         var body = method is "get" or "delete" ? null : Body(path, random);
-        using var request = new HttpRequestMessage(new HttpMethod(method.ToUpperInvariant()), address) { Content = body is null ? null : new StringContent(body, Encoding.UTF8, "application/json") };
+        using var request = new HttpRequestMessage(new HttpMethod(method.ToUpperInvariant()),
+            address)
+        { Content = body is null ? null : new StringContent(body, Encoding.UTF8, "application/json") };
         using var limit = new CancellationTokenSource(Patience);
         using var answer = await server.Http.SendAsync(request, limit.Token);
         var text = await answer.Content.ReadAsStringAsync(limit.Token);
@@ -68,9 +71,13 @@ public class BodyFuzzTests(RunningServer server) : IClassFixture<RunningServer>
         {
             "/api/rigs" => "{\"name\":\"Fuzz\",\"kind\":\"van\",\"copyOf\":null}",
             "/api/rigs/import" or "/api/assess" => JobFile.Write(RigPresets.New(kind, "Fuzz")),
-            "/api/rigs/{id}" => "{\"baseRevision\":1,\"client\":\"fuzz\",\"units\":\"metric\",\"decimalComma\":false,\"changes\":[{\"path\":\"/survey/space/widthM\",\"text\":\"2.1 m\"},{\"path\":\"/survey/windows\",\"value\":[{\"widthM\":0.5}]}],\"label\":null}",
+            "/api/rigs/{id}" =>
+                "{\"baseRevision\":1,\"client\":\"fuzz\",\"units\":\"metric\",\"decimalComma\":false,"
+                    + "\"changes\":[{\"path\":\"/survey/space/widthM\",\"text\":\"2.1 m\"},"
+                    + "{\"path\":\"/survey/windows\",\"value\":[{\"widthM\":0.5}]}],\"label\":null}",
             "/api/rigs/{id}/restore" => "{\"revision\":1,\"client\":\"fuzz\"}",
-            "/api/rigs/{id}/records" => "{\"kind\":\"start-up\",\"by\":\"Wren\",\"units\":\"metric\",\"values\":{\"runW\":\"900\",\"runA\":\"8\"},\"corrects\":null}",
+            "/api/rigs/{id}/records" =>
+                "{\"kind\":\"start-up\",\"by\":\"Wren\",\"units\":\"metric\",\"values\":{\"runW\":\"900\",\"runA\":\"8\"},\"corrects\":null}",
             "/api/rigs/{id}/units.csv" => "id,kind,ratedCapacityW\na,miniSplitInverter,3000\n",
             "/api/rigs/{id}/measured-start" => "ms,A\n0,10\n50,60\n300,9\n",
             _ => "{\"inputs\":{},\"typed\":{},\"units\":\"metric\",\"decimalComma\":false}",

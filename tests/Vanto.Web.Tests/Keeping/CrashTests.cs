@@ -18,7 +18,8 @@ public sealed class CrashTests : IDisposable
     public async Task What_was_acknowledged_survives_a_kill_in_the_middle_of_a_burst()
     {
         using var first = await ServerProcess.Start(Store);
-        var rig = await RunningServer.Read(await first.Http.PostAsJsonAsync("/api/rigs", new { name = "Plover", kind = "van" }), System.Net.HttpStatusCode.Created);
+        var rig =
+            await RunningServer.Read(await first.Http.PostAsJsonAsync("/api/rigs", new { name = "Plover", kind = "van" }), System.Net.HttpStatusCode.Created);
         var acknowledged = 0.0;
         var burst = Task.Run(async () =>
         {
@@ -26,7 +27,16 @@ public sealed class CrashTests : IDisposable
             for (var i = 0; ; i++)
             {
                 var width = 1.5 + i * 0.001;
-                var response = await first.Http.PatchAsJsonAsync($"/api/rigs/{rig.Id()}", new { baseRevision = revision, client = "tab", units = "metric", decimalComma = false, changes = new[] { new { path = "/survey/space/widthM", text = width.ToString(CultureInfo.InvariantCulture) } } });
+                var response = await first.Http.PatchAsJsonAsync($"/api/rigs/{rig.Id()}",
+                    new
+                    {
+                        baseRevision = revision,
+                        client = "tab",
+                        units = "metric",
+                        decimalComma = false,
+                        changes = new[] {
+                    new { path = "/survey/space/widthM", text = width.ToString(CultureInfo.InvariantCulture) } }
+                    });
                 revision = (await RunningServer.Read(response)).Revision();
                 Volatile.Write(ref acknowledged, width);
             }
@@ -51,11 +61,21 @@ public sealed class CrashTests : IDisposable
         string id;
         using (var server = await ServerProcess.Start(Store))
         {
-            var rig = await RunningServer.Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = "Plover", kind = "boat" }), System.Net.HttpStatusCode.Created);
+            var rig = await RunningServer.Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = "Plover", kind = "boat" }),
+                System.Net.HttpStatusCode.Created);
             id = rig.Id();
             before = await RunningServer.Read(await server.Http.GetAsync($"/api/rigs/{id}"));
             StoreCommands.Backup(Store, backup).ShouldBe(0);
-            await RunningServer.Read(await server.Http.PatchAsJsonAsync($"/api/rigs/{id}", new { baseRevision = 1, client = "tab", units = "metric", decimalComma = false, changes = new[] { new { path = "/survey/space/widthM", text = "3.1" } } }));
+            await RunningServer.Read(await server.Http.PatchAsJsonAsync($"/api/rigs/{id}",
+                new
+                {
+                    baseRevision = 1,
+                    client = "tab",
+                    units = "metric",
+                    decimalComma = false,
+                    changes = new[] {
+                    new { path = "/survey/space/widthM", text = "3.1" } }
+                }));
             server.Kill();
         }
         StoreCommands.Restore(Store, backup).ShouldBe(0);

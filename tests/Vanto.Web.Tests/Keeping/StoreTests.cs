@@ -165,7 +165,13 @@ public sealed class StoreTests : IDisposable
         probe.Start();
         var port = ((System.Net.IPEndPoint)probe.LocalEndpoint).Port;
         probe.Stop();
-        var environment = new Dictionary<string, string> { ["Kestrel__Endpoints__X__Url"] = $"http://0.0.0.0:{port}", ["ASPNETCORE_URLS"] = $"http://0.0.0.0:{port}", ["HOME"] = _folder, ["XDG_DATA_HOME"] = "" };
+        var environment = new Dictionary<string, string>
+        {
+            ["Kestrel__Endpoints__X__Url"] = $"http://0.0.0.0:{port}",
+            ["ASPNETCORE_URLS"] = $"http://0.0.0.0:{port}",
+            ["HOME"] = _folder,
+            ["XDG_DATA_HOME"] = ""
+        };
         using var server = await ServerProcess.Started([], null, environment);
         await Read(await server.Http.GetAsync("/api/rigs"));
         using var other = new System.Net.Sockets.TcpClient();
@@ -188,7 +194,11 @@ public sealed class StoreTests : IDisposable
     {
         for (var kill = 0; kill < 4; kill++)
         {
-            var process = Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, "--demo", "--store", Store, "--port", "5999"]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+            var process = Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, "--demo", "--store", Store, "--port", "5999"])
+            {
+                RedirectStandardOutput = true,
+                RedirectStandardError = true
+            })!;
             await Task.WhenAny(process.WaitForExitAsync(), Task.Delay(700 + 150 * kill));
             process.Kill();
             await process.WaitForExitAsync();
@@ -204,7 +214,8 @@ public sealed class StoreTests : IDisposable
         await server.Start();
         var rig = await Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = "Full", kind = "van" }), System.Net.HttpStatusCode.Created);
         Ask(Store, "CREATE TRIGGER full BEFORE INSERT ON Revisions BEGIN SELECT RAISE(ABORT, 'full'); END");
-        var refused = await Read(await server.Http.PatchAsJsonAsync($"/api/rigs/{rig.Id()}", new { baseRevision = 1, changes = new[] { new { path = "/survey/space/widthM", text = "2" } } }), System.Net.HttpStatusCode.ServiceUnavailable);
+        var refused = await Read(await server.Http.PatchAsJsonAsync($"/api/rigs/{rig.Id()}",
+            new { baseRevision = 1, changes = new[] { new { path = "/survey/space/widthM", text = "2" } } }), System.Net.HttpStatusCode.ServiceUnavailable);
         refused.Text("/detail").ShouldContain("Nothing was changed");
         Ask(Store, "DROP TRIGGER full");
         (await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}"))).Revision().ShouldBe(1);

@@ -7,7 +7,9 @@ using static Vanto.Web.Tests.RunningServer;
 
 namespace Vanto.Web.Tests.Rigs;
 
-/// <summary>Every field of the design, out of its range and at its ends: refused by name, value and range, or taken as it stands. Nothing is moved into range.</summary>
+/// <summary>
+/// Every field of the design, out of its range and at its ends: refused by name, value and range, or taken as it stands. Nothing is moved into range.
+/// </summary>
 public class FieldRangeTests(RunningServer server) : IClassFixture<RunningServer>
 {
     private static readonly IReadOnlyList<FieldInfo> Fields = FieldCatalogue.Of(typeof(JobDesign), new JobDesign(), JobFile.Json);

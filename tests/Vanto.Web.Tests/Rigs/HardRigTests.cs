@@ -10,11 +10,13 @@ namespace Vanto.Web.Tests.Rigs;
 /// <summary>Rigs that once took the yard away, and changes that once were stored although they could not be answered.</summary>
 public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
 {
-    public static TheoryData<string> Files => [.. Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Hard")).Select(f => Path.GetFileNameWithoutExtension(f))];
+    public static TheoryData<string> Files =>
+        [.. Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Hard")).Select(f => Path.GetFileNameWithoutExtension(f))];
 
     private static string Text(string name) => File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Hard", name + ".json"));
 
-    private Task<HttpResponseMessage> Import(string text) => server.Http.PostAsync("/api/rigs/import", new StringContent(text, Encoding.UTF8, "application/json"));
+    private Task<HttpResponseMessage> Import(string text) =>
+        server.Http.PostAsync("/api/rigs/import", new StringContent(text, Encoding.UTF8, "application/json"));
 
     private async Task<JsonArray> Yard() => (await Read(await server.Http.GetAsync("/api/rigs"))).AsArray();
 
@@ -69,9 +71,12 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
         await Read(await server.Patch(rig.Id(), 1, [Typed("/survey/space/widthM", "2.1")]));
         Execute("UPDATE Revisions SET Design = 'x' WHERE RigId = $id AND Number = 2", ("$id", Guid.Parse(rig.Id()).ToString().ToUpperInvariant()));
         (await server.Http.GetAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
-        (await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/restore", new { revision = 2 }), HttpStatusCode.BadRequest)).Text("/title").ShouldNotBeEmpty();
-        (await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/restore", new { revision = 9 }), HttpStatusCode.BadRequest)).Text("/title").ShouldContain("9");
-        (await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/restore", new { revision = 1 }))).Number("/design/survey/space/widthM").ShouldBe(1.9);
+        (await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/restore", new { revision = 2 }), HttpStatusCode.BadRequest)).Text("/title")
+            .ShouldNotBeEmpty();
+        (await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/restore", new { revision = 9 }), HttpStatusCode.BadRequest)).Text("/title")
+            .ShouldContain("9");
+        (await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/restore", new { revision = 1 }))).Number("/design/survey/space/widthM")
+            .ShouldBe(1.9);
     }
 
     [Fact]
@@ -103,10 +108,13 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task Uploads_at_the_same_moment_are_all_kept()
     {
         var rig = await server.Begin("Uploads");
-        static string Csv(int i) => $"id,kind,supplyVoltageV,frequencyHz,ratedCapacityW,ratedPowerW,minCapacityW,maxCapacityW\nown-{i},miniSplitInverter,120,60,3000,900,900,3300\n";
-        var answers = await Task.WhenAll(Enumerable.Range(0, 16).Select(i => server.Http.PostAsync($"/api/rigs/{rig.Id()}/units.csv", new StringContent(Csv(i)))));
+        static string Csv(int i) =>
+            $"id,kind,supplyVoltageV,frequencyHz,ratedCapacityW,ratedPowerW,minCapacityW,maxCapacityW\nown-{i},miniSplitInverter,120,60,3000,900,900,3300\n";
+        var answers =
+            await Task.WhenAll(Enumerable.Range(0, 16).Select(i => server.Http.PostAsync($"/api/rigs/{rig.Id()}/units.csv", new StringContent(Csv(i)))));
         answers.ShouldAllBe(a => a.StatusCode == HttpStatusCode.OK);
-        (await server.View(rig.Id()))["design"]!["unit"]!["own"]!.AsArray().Select(u => u!.Text("/id")).Order().ShouldBe(Enumerable.Range(0, 16).Select(i => $"own-{i}").Order());
+        (await server.View(rig.Id()))["design"]!["unit"]!["own"]!.AsArray().Select(u => u!.Text("/id")).Order()
+            .ShouldBe(Enumerable.Range(0, 16).Select(i => $"own-{i}").Order());
     }
 
     [Fact]
@@ -116,7 +124,8 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
         var typing = Task.Run(async () =>
         {
             for (var i = 0; i < 12; i++)
-                await Read(await server.Patch(rig.Id(), (await server.View(rig.Id())).Revision(), [Typed("/survey/space/widthM", (2 + i / 100.0).ToString(System.Globalization.CultureInfo.InvariantCulture))]));
+                await Read(await server.Patch(rig.Id(), (await server.View(rig.Id())).Revision(),
+                    [Typed("/survey/space/widthM", (2 + i / 100.0).ToString(System.Globalization.CultureInfo.InvariantCulture))]));
         });
         var weather = await server.Http.GetStringAsync($"/api/rigs/{(await WithMonths()).Id()}/weather.epw");
         (await server.Http.PostAsync($"/api/rigs/{rig.Id()}/weather?name=here.epw", new StringContent(weather))).StatusCode.ShouldBe(HttpStatusCode.OK);
@@ -132,7 +141,8 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
         var refused = await Read(await server.Http.PostAsync($"/api/rigs/{rig.Id()}/weather", new StringContent(large)), HttpStatusCode.BadRequest);
         refused.Text("/title").ShouldContain("EPW", customMessage: "read and found wanting, not turned away for its size");
         // Asks before it sends: the server ends the connection of one that goes on sending what it has refused.
-        using var import = new HttpRequestMessage(HttpMethod.Post, "/api/rigs/import") { Content = new StringContent(large, Encoding.UTF8, "application/json") };
+        using var import =
+            new HttpRequestMessage(HttpMethod.Post, "/api/rigs/import") { Content = new StringContent(large, Encoding.UTF8, "application/json") };
         import.Headers.ExpectContinue = true;
         (await Read(await server.Http.SendAsync(import), HttpStatusCode.RequestEntityTooLarge)).Text("/detail").ShouldContain("4 MB");
     }
@@ -163,14 +173,18 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_correction_leaves_the_readings_it_does_not_name()
     {
         var rig = await server.Begin("Readings");
-        var first = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { kind = "start-up", by = "Wren", units = "customary", values = new { runW = "1134", vacuumStartPa = "310 micron", runA = "9.97" } }));
+        var first = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records",
+            new { kind = "start-up", by = "Wren", units = "customary", values = new { runW = "1134", vacuumStartPa = "310 micron", runA = "9.97" } }));
         var id = first["records"]![0]!.Id();
-        var second = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { kind = "start-up", by = "Wren", values = new { runA = "9.5" }, corrects = id }));
+        var second = await Read(
+            await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records",
+                new { kind = "start-up", by = "Wren", values = new { runA = "9.5" }, corrects = id }));
         var corrected = second["records"]![1]!["readings"]!;
         corrected.Number("/runA").ShouldBe(9.5);
         corrected.Number("/runW").ShouldBe(1134);
         corrected.Number("/vacuumStartPa").ShouldBe(first["records"]![0]!["readings"]!.Number("/vacuumStartPa"));
-        var third = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { kind = "start-up", by = "Wren", values = new { runW = "" }, corrects = second["records"]![1]!.Id() }));
+        var third = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records",
+            new { kind = "start-up", by = "Wren", values = new { runW = "" }, corrects = second["records"]![1]!.Id() }));
         third["records"]![2]!["readings"]!["runW"].ShouldBeNull("typed empty is taken away");
     }
 
@@ -189,7 +203,8 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task Unknown_parts_of_own_units_are_kept()
     {
-        const string file = "{\"survey\":{},\"unit\":{\"own\":[{\"id\":\"own-1\",\"ratedCapacityW\":2700,\"ratedPowerW\":980,\"rlaA\":7.6,\"colour\":\"blue\"}]}}";
+        const string file =
+            "{\"survey\":{},\"unit\":{\"own\":[{\"id\":\"own-1\",\"ratedCapacityW\":2700,\"ratedPowerW\":980,\"rlaA\":7.6,\"colour\":\"blue\"}]}}";
         var rig = await Read(await Import(file), HttpStatusCode.Created);
         (await server.Http.GetStringAsync($"/api/rigs/{rig.Id()}/job-file")).ShouldContain("\"colour\": \"blue\"");
     }
@@ -197,7 +212,8 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task A_spreadsheet_takes_no_name_for_a_formula()
     {
-        const string file = "{\"survey\":{},\"unit\":{\"own\":[{\"id\":\"=1+1\",\"ratedCapacityW\":2700,\"ratedPowerW\":980,\"rlaA\":7.6,\"heatingLowestC\":-15}]}}";
+        const string file =
+            "{\"survey\":{},\"unit\":{\"own\":[{\"id\":\"=1+1\",\"ratedCapacityW\":2700,\"ratedPowerW\":980,\"rlaA\":7.6,\"heatingLowestC\":-15}]}}";
         var rig = await Read(await Import(file), HttpStatusCode.Created);
         var csv = await server.Http.GetStringAsync($"/api/rigs/{rig.Id()}/units.csv");
         csv.ShouldContain("\n'=1+1,");
@@ -222,13 +238,16 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
     {
         var many = "{\"survey\":{\"further\":[" + string.Join(',', Enumerable.Repeat("{}", 3000)) + "]}}";
         (await Read(await Import(many), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("3000 rows; at most 12");
-        (await Read(await Import($"{{\"name\":\"{new string('n', 3_000_000)}\",\"survey\":{{}}}}"), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("3000000 characters; at most 80");
+        (await Read(await Import($"{{\"name\":\"{new string('n', 3_000_000)}\",\"survey\":{{}}}}"), HttpStatusCode.BadRequest)).Text("/detail")
+            .ShouldContain("3000000 characters; at most 80");
     }
 
     private async Task<JsonNode> WithMonths()
     {
         var rig = await server.Begin("Months");
-        var months = new JsonArray([.. Enumerable.Range(0, 12).Select(_ => new JsonObject { ["maxC"] = 30, ["minC"] = 18, ["clearness"] = 0.6, ["humidityPct"] = 40, ["windMs"] = 3 })]);
+        var months = new JsonArray(
+            [.. Enumerable.Range(0, 12).Select(
+                _ => new JsonObject { ["maxC"] = 30, ["minC"] = 18, ["clearness"] = 0.6, ["humidityPct"] = 40, ["windMs"] = 3 })]);
         await Read(await server.Patch(rig.Id(), 1, [Set("/survey/climate/months", months)]));
         return rig;
     }

@@ -58,8 +58,10 @@ public class JobFileTests(RunningServer server) : IClassFixture<RunningServer>
         var answer = await Read(await server.Http.PostAsync("/api/assess", new StringContent(design.ToJsonString(), Encoding.UTF8, "application/json")));
         answer.Number("/load/peakW").ShouldBeGreaterThan(rig.Number("/assessment/load/peakW"));
         (await Read(await server.Http.GetAsync("/api/rigs"))).AsArray().Count.ShouldBe(before);
-        (await Read(await server.Http.PostAsJsonAsync("/api/assess", new { survey = new { headingDeg = 400 } }), HttpStatusCode.BadRequest)).Text("/detail").ShouldContain("survey.headingDeg must be 0° to 360°; got 400°");
+        (await Read(await server.Http.PostAsJsonAsync("/api/assess", new { survey = new { headingDeg = 400 } }), HttpStatusCode.BadRequest)).Text("/detail")
+            .ShouldContain("survey.headingDeg must be 0° to 360°; got 400°");
     }
 
-    private Task<HttpResponseMessage> Import(string file) => server.Http.PostAsync("/api/rigs/import", new StringContent(file, Encoding.UTF8, "application/json"));
+    private Task<HttpResponseMessage> Import(string file) =>
+        server.Http.PostAsync("/api/rigs/import", new StringContent(file, Encoding.UTF8, "application/json"));
 }

@@ -31,7 +31,8 @@ public class MemoryTests(RunningServer server) : IClassFixture<RunningServer>
     {
         for (var i = 0; i < times; i++)
         {
-            var view = await Read(await server.Http.PostAsync("/api/rigs/import", new StringContent(file, Encoding.UTF8, "application/json")), HttpStatusCode.Created);
+            var view =
+                await Read(await server.Http.PostAsync("/api/rigs/import", new StringContent(file, Encoding.UTF8, "application/json")), HttpStatusCode.Created);
             (await server.Http.DeleteAsync($"/api/rigs/{view.Id()}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         }
     }

@@ -11,7 +11,8 @@ public class OwnersSheetTests(RunningServer server) : IClassFixture<RunningServe
     {
         var pdf = PdfDocument.Open(await server.Http.GetByteArrayAsync($"/api/rigs/{id}/handover.pdf"));
         foreach (var page in pdf.GetPages())
-            page.Letters.ShouldAllBe(l => l.Location.X >= 0 && l.BoundingBox.Right <= page.Width && l.Location.Y > 0, $"page {page.Number} keeps all its letters on the paper");
+            page.Letters.ShouldAllBe(l => l.Location.X >= 0 && l.BoundingBox.Right <= page.Width && l.Location.Y > 0,
+                $"page {page.Number} keeps all its letters on the paper");
         return (pdf, string.Join(' ', pdf.GetPages().SelectMany(p => p.GetWords()).Select(w => w.Text)));
     }
 
@@ -25,7 +26,8 @@ public class OwnersSheetTests(RunningServer server) : IClassFixture<RunningServe
     [Fact]
     public async Task All_that_must_not_run_together_is_printed()
     {
-        var devices = new JsonArray([.. Enumerable.Range(0, 30).Select(i => new JsonObject { ["name"] = $"heater{i:00}", ["powerW"] = 1900 - i, ["supply"] = "ac" })]);
+        var devices =
+            new JsonArray([.. Enumerable.Range(0, 30).Select(i => new JsonObject { ["name"] = $"heater{i:00}", ["powerW"] = 1900 - i, ["supply"] = "ac" })]);
         var id = await Rig(Set("/survey/devices", devices));
         var view = await server.View(id);
         var sheet = view["assessment"]!["handover"]!["blocks"]!.AsArray().Single(b => (string)b!["heading"]! == "What may run together")!;
@@ -45,8 +47,10 @@ public class OwnersSheetTests(RunningServer server) : IClassFixture<RunningServe
     [Fact]
     public async Task Long_remarks_run_on_to_the_next_page_and_keep_their_lines()
     {
-        var remarks = string.Join('\n', Enumerable.Range(1, 95).Select(i => $"Line {i} of what the owner should know about this rig and its long summer days."));
-        var (pdf, text) = await Sheet(await Rig(Set("/handover/remarks", remarks), Set("/handover/contact", new string('c', 190)), Set("/handover/firm", string.Join(' ', Enumerable.Repeat("Workshop", 20)))));
+        var remarks =
+            string.Join('\n', Enumerable.Range(1, 95).Select(i => $"Line {i} of what the owner should know about this rig and its long summer days."));
+        var (pdf, text) = await Sheet(await Rig(Set("/handover/remarks", remarks), Set("/handover/contact", new string('c', 190)),
+            Set("/handover/firm", string.Join(' ', Enumerable.Repeat("Workshop", 20)))));
         pdf.NumberOfPages.ShouldBeGreaterThan(1);
         for (var i = 1; i <= 95; i++)
             text.ShouldContain($"Line {i} of");
@@ -72,6 +76,7 @@ public class OwnersSheetTests(RunningServer server) : IClassFixture<RunningServe
         var (pdf, text) = await Sheet(await Rig(Set("/name", string.Join(' ', Enumerable.Repeat("Wandering", 8)))));
         text.ShouldContain("DRAFT");
         var draft = pdf.GetPage(1).GetWords().Single(w => w.Text == "DRAFT").BoundingBox;
-        pdf.GetPage(1).GetWords().Where(w => w.Text == "Wandering" && w.BoundingBox.Bottom < draft.Top && w.BoundingBox.Top > draft.Bottom).ShouldAllBe(w => w.BoundingBox.Right <= draft.Left);
+        pdf.GetPage(1).GetWords().Where(w => w.Text == "Wandering" && w.BoundingBox.Bottom < draft.Top && w.BoundingBox.Top > draft.Bottom)
+            .ShouldAllBe(w => w.BoundingBox.Right <= draft.Left);
     }
 }

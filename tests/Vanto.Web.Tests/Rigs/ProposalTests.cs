@@ -38,7 +38,8 @@ public class ProposalTests(RunningServer server) : IClassFixture<RunningServer>
     {
         var rig = await server.Begin("Refused");
         using var content = new StringContent(body, System.Text.Encoding.UTF8, "application/json");
-        (await Read(await server.Http.PostAsync($"/api/rigs/{rig.Id()}/propose/{act}", content), HttpStatusCode.BadRequest)).Text("/title").ShouldContain(words);
+        (await Read(await server.Http.PostAsync($"/api/rigs/{rig.Id()}/propose/{act}", content), HttpStatusCode.BadRequest)).Text("/title")
+            .ShouldContain(words);
     }
 
     [Fact]

@@ -45,15 +45,20 @@ public class RecordTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_record_needs_a_name_readings_and_a_record_to_correct()
     {
         var rig = await server.Begin();
-        (await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records", new { kind = "start-up", by = " ", units = "metric", decimalComma = false, values = new { runV = "120" } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await server.Http.PostAsJsonAsync($"/api/rigs/{rig.Id()}/records",
+            new { kind = "start-up", by = " ", units = "metric", decimalComma = false, values = new { runV = "120" } })).StatusCode.ShouldBe(
+                HttpStatusCode.BadRequest);
         (await Post(rig.Id(), [], null)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await Post(rig.Id(), new() { ["runV"] = "120" }, Guid.NewGuid().ToString())).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
 
-    private static System.Text.Json.Nodes.JsonNode Row(System.Text.Json.Nodes.JsonNode view, string id) => view["assessment"]!["commission"]!["rows"]!.AsArray().Single(r => (string)r!["id"]! == id)!;
+    private static System.Text.Json.Nodes.JsonNode Row(System.Text.Json.Nodes.JsonNode view, string id) =>
+        view["assessment"]!["commission"]!["rows"]!.AsArray().Single(r => (string)r!["id"]! == id)!;
 
-    private async Task<System.Text.Json.Nodes.JsonNode> Record(string id, Dictionary<string, string> readings, string? corrects = null) => await Read(await Post(id, readings, corrects));
+    private async Task<System.Text.Json.Nodes.JsonNode> Record(string id, Dictionary<string, string> readings, string? corrects = null) =>
+        await Read(await Post(id, readings, corrects));
 
     private Task<HttpResponseMessage> Post(string id, Dictionary<string, string> readings, string? corrects) =>
-        server.Http.PostAsJsonAsync($"/api/rigs/{id}/records", new { kind = "start-up", by = "Wren", units = "metric", decimalComma = false, values = readings, corrects });
+        server.Http.PostAsJsonAsync($"/api/rigs/{id}/records",
+            new { kind = "start-up", by = "Wren", units = "metric", decimalComma = false, values = readings, corrects });
 }

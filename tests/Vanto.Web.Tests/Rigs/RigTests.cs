@@ -151,7 +151,8 @@ public class RigTests(RunningServer server) : IClassFixture<RunningServer>
         var rig = await server.Begin();
         (await server.Http.DeleteAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         (await server.Http.GetAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = " ", kind = "van" }), HttpStatusCode.BadRequest)).Text("/title").ShouldContain("name");
+        (await Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = " ", kind = "van" }), HttpStatusCode.BadRequest)).Text("/title")
+            .ShouldContain("name");
         (await server.Http.PostAsJsonAsync("/api/rigs", new { name = "x", kind = "submarine" })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
 

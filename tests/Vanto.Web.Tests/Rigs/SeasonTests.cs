@@ -25,7 +25,8 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
         read.Number("/day/hottestC").ShouldBeGreaterThan(35);
         var filed = await Read(await server.Http.GetAsync($"/api/rigs/{rig.Id()}/season"));
         filed.Text("/weather").ShouldBe("home.epw");
-        filed.Number("/coolingKWh").ShouldBe(made.Number("/coolingKWh"), made.Number("/coolingKWh") * 0.03, "the file carries the same hours, split a little otherwise");
+        filed.Number("/coolingKWh").ShouldBe(made.Number("/coolingKWh"), made.Number("/coolingKWh") * 0.03,
+            "the file carries the same hours, split a little otherwise");
     }
 
     [Fact]
@@ -46,7 +47,9 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_bad_file_is_refused_and_not_attached(string text, string words)
     {
         var rig = await WithClimate();
-        var problem = await Read(await Attach(rig.Id(), text.Replace("\n\n\n\n\n\n\n\n\n\n", "\nDESIGN CONDITIONS,0\nTYPICAL/EXTREME PERIODS,0\nGROUND TEMPERATURES,0\nHOLIDAYS/DAYLIGHT SAVINGS,No,0,0,0\nCOMMENTS 1,-\nCOMMENTS 2,-\nDATA PERIODS,1,1,Data,Sunday,1/1,12/31\nx")), HttpStatusCode.BadRequest);
+        var problem = await Read(await Attach(rig.Id(), text.Replace("\n\n\n\n\n\n\n\n\n\n", "\nDESIGN CONDITIONS,0\nTYPICAL/EXTREME PERIODS,0\nGROUND "
+            + "TEMPERATURES,0\nHOLIDAYS/DAYLIGHT SAVINGS,No,0,0,0\nCOMMENTS 1,-\nCOMMENTS 2,-\nDATA PERIODS,1,1,Data,Sunday,1/1,12/31\nx")),
+            HttpStatusCode.BadRequest);
         problem.Text("/detail").ShouldContain(words);
         (await server.View(rig.Id())).Text("/design/survey/climate/weatherFile").ShouldBeEmpty();
     }
@@ -62,9 +65,11 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
     private async Task<JsonNode> WithClimate()
     {
         var rig = await server.Begin();
-        var months = new JsonArray([.. new[] { 12, 14, 19, 24, 29, 35, 38, 37, 32, 25, 18, 13 }.Select(max => (JsonNode)new JsonObject { ["maxC"] = max, ["minC"] = max - 13, ["clearness"] = 0.6, ["humidityPct"] = 40, ["windMs"] = 3 })]);
+        var months = new JsonArray([.. new[] { 12, 14, 19, 24, 29, 35, 38, 37, 32, 25, 18, 13 }.Select(
+            max => (JsonNode)new JsonObject { ["maxC"] = max, ["minC"] = max - 13, ["clearness"] = 0.6, ["humidityPct"] = 40, ["windMs"] = 3 })]);
         return await Read(await server.Patch(rig.Id(), 1, [Set("/survey/climate/months", months)])) is var done ? rig : done;
     }
 
-    private Task<HttpResponseMessage> Attach(string id, string text) => server.Http.PostAsync($"/api/rigs/{id}/weather?name=home.epw", new StringContent(text, Encoding.UTF8, "text/plain"));
+    private Task<HttpResponseMessage> Attach(string id, string text) =>
+        server.Http.PostAsync($"/api/rigs/{id}/weather?name=home.epw", new StringContent(text, Encoding.UTF8, "text/plain"));
 }

@@ -12,7 +12,9 @@ public class UnitCsvTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task Own_units_come_in_and_go_out()
     {
         var rig = await server.Begin();
-        await Read(await Post(rig.Id(), Header + "SHED-1,rooftopSingleSpeed,115,60,3000,1100,0,0,8.5,44,\nSHED-2,miniSplitInverter,230,50,2500,640,800,3100,0,0,31\n"));
+        await Read(
+            await Post(rig.Id(),
+                Header + "SHED-1,rooftopSingleSpeed,115,60,3000,1100,0,0,8.5,44,\nSHED-2,miniSplitInverter,230,50,2500,640,800,3100,0,0,31\n"));
         var view = await server.View(rig.Id());
         view["design"]!["unit"]!["own"]!.AsArray().Count.ShouldBe(2);
         view["assessment"]!["unit"]!["candidates"]!.AsArray().ShouldContain(c => (string)c!["id"]! == "SHED-2");
@@ -40,5 +42,6 @@ public class UnitCsvTests(RunningServer server) : IClassFixture<RunningServer>
         (await server.View(rig.Id()))["design"]!["unit"]!["own"]!.AsArray().Count.ShouldBe(0);
     }
 
-    private Task<HttpResponseMessage> Post(string id, string csv) => server.Http.PostAsync($"/api/rigs/{id}/units.csv", new StringContent(csv, Encoding.UTF8, "text/csv"));
+    private Task<HttpResponseMessage> Post(string id, string csv) =>
+        server.Http.PostAsync($"/api/rigs/{id}/units.csv", new StringContent(csv, Encoding.UTF8, "text/csv"));
 }

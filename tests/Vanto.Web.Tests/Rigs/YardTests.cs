@@ -34,14 +34,16 @@ public class YardTests(RunningServer server) : IClassFixture<RunningServer>
     {
         var original = await server.Begin("Sand Martin", "boat");
         await Read(await server.Patch(original.Id(), original.Revision(), [Set("/survey/space/lengthM", 7.7), Set("/unit/chosen", "MS-26-230")]));
-        var copy = await Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = "House Martin", kind = "van", copyOf = original.Id() }), System.Net.HttpStatusCode.Created);
+        var copy = await Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = "House Martin", kind = "van", copyOf = original.Id() }),
+            System.Net.HttpStatusCode.Created);
         copy.Text("/design/name").ShouldBe("House Martin");
         copy.Text("/design/survey/kind").ShouldBe("boat", "it is the original's rig, whatever kind was chosen beside it");
         copy.Number("/design/survey/space/lengthM").ShouldBe(7.7);
         copy.Text("/design/unit/chosen").ShouldBe("MS-26-230");
         await Read(await server.Patch(copy.Id(), copy.Revision(), [Set("/survey/space/lengthM", 5.5)]));
         (await server.View(original.Id())).Number("/design/survey/space/lengthM").ShouldBe(7.7, "the original stays");
-        (await server.Http.PostAsJsonAsync("/api/rigs", new { name = "Nobody's", kind = "van", copyOf = Guid.NewGuid() })).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+        (await server.Http.PostAsJsonAsync("/api/rigs", new { name = "Nobody's", kind = "van", copyOf = Guid.NewGuid() })).StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.NotFound);
     }
 
     [Fact]

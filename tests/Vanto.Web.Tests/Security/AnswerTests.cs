@@ -60,7 +60,8 @@ public class AnswerTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_null_in_a_patch_is_named()
     {
         var rig = await server.Begin();
-        var problem = await Read(await server.Http.PatchAsync($"/api/rigs/{rig.Id()}", Json("{\"baseRevision\":1,\"changes\":[null]}")), HttpStatusCode.BadRequest);
+        var problem =
+            await Read(await server.Http.PatchAsync($"/api/rigs/{rig.Id()}", Json("{\"baseRevision\":1,\"changes\":[null]}")), HttpStatusCode.BadRequest);
         problem.Text("/errors/0/field").ShouldBe("changes[0]");
     }
 
@@ -72,7 +73,9 @@ public class AnswerTests(RunningServer server) : IClassFixture<RunningServer>
     [InlineData("none", "GET", 200)]
     public async Task A_browser_that_says_it_comes_from_another_site_is_refused(string site, string method, int status)
     {
-        var request = new HttpRequestMessage(new HttpMethod(method), method == "GET" ? "/api/rigs" : "/api/calc/psychrometrics") { Content = method == "GET" ? null : Json("{\"inputs\":{}}") };
+        var request = new HttpRequestMessage(new HttpMethod(method),
+            method == "GET" ? "/api/rigs" : "/api/calc/psychrometrics")
+        { Content = method == "GET" ? null : Json("{\"inputs\":{}}") };
         request.Headers.Add("Sec-Fetch-Site", site);
         ((int)(await server.Http.SendAsync(request)).StatusCode).ShouldBe(status);
     }
@@ -83,7 +86,8 @@ public class AnswerTests(RunningServer server) : IClassFixture<RunningServer>
         using var socket = new TcpClient();
         await socket.ConnectAsync("127.0.0.1", server.Http.BaseAddress!.Port);
         var stream = socket.GetStream();
-        await stream.WriteAsync(Encoding.ASCII.GetBytes($"POST /api/rigs/import HTTP/1.1\r\nHost: 127.0.0.1:{server.Http.BaseAddress.Port}\r\nContent-Type: application/json\r\nTransfer-Encoding: chunked\r\n\r\nFFFFFFFFFFFFFFF\r\n"));
+        await stream.WriteAsync(Encoding.ASCII.GetBytes($"POST /api/rigs/import HTTP/1.1\r\nHost: 127.0.0.1:{server.Http.BaseAddress.Port}\r\nContent-Type: "
+            + $"application/json\r\nTransfer-Encoding: chunked\r\n\r\nFFFFFFFFFFFFFFF\r\n"));
         using var reader = new StreamReader(stream);
         (await reader.ReadLineAsync())!.ShouldContain(" 400 ");
     }
@@ -110,7 +114,8 @@ public class AnswerTests(RunningServer server) : IClassFixture<RunningServer>
         var after = Core.Job.JobFile.Fields.Single(f => f.Path == "/start/measured/*/afterMs");
         after.Unit.ShouldBe("ms");
         var rig = await server.Begin();
-        await Read(await server.Patch(rig.Id(), 1, [Set("/start/measured", new[] { new { afterMs = 0, currentA = 1 }, new { afterMs = 50, currentA = 30 }, new { afterMs = 400, currentA = 9 } })]));
+        await Read(await server.Patch(rig.Id(), 1,
+            [Set("/start/measured", new[] { new { afterMs = 0, currentA = 1 }, new { afterMs = 50, currentA = 30 }, new { afterMs = 400, currentA = 9 } })]));
         (await Read(await server.Patch(rig.Id(), 2, [Typed("/start/measured/1/afterMs", "60")]))).Number("/design/start/measured/1/afterMs").ShouldBe(60);
         (await Read(await server.Patch(rig.Id(), 3, [Typed("/start/measured/1/afterMs", "0.07 s")]))).Number("/design/start/measured/1/afterMs").ShouldBe(70);
     }

@@ -6,7 +6,8 @@ namespace Vanto.Web.Tests.Start;
 
 public class MeasuredStartTests(RunningServer server) : IClassFixture<RunningServer>
 {
-    private Task<HttpResponseMessage> Send(string id, string csv) => server.Http.PostAsync($"/api/rigs/{id}/measured-start", new StringContent(csv, Encoding.UTF8, "application/json"));
+    private Task<HttpResponseMessage> Send(string id, string csv) =>
+        server.Http.PostAsync($"/api/rigs/{id}/measured-start", new StringContent(csv, Encoding.UTF8, "application/json"));
 
     [Theory]
     [InlineData("time ms,current A\n0,38\n20,37.5\n250,36\n300,9.1\n400,9\n", 5, 300)]

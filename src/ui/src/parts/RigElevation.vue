@@ -18,14 +18,30 @@ const modules = computed(() =>
   ),
 );
 
+/** A closed shape through points, as an SVG path. */
+function path(...points: [number, number][]): string {
+  return `M ${points.map(([x, y]) => `${x} ${y}`).join(' L ')} Z`;
+}
+
 const body = computed(() => {
   const { length, height, nose, boat, building } = shape.value;
   const top = -height;
   if (boat)
-    return `M ${-nose} ${top * 0.55} L ${length + 0.3} ${top * 0.55} L ${length} 0.25 L ${0.2} 0.25 Z M ${length * 0.12} ${top * 0.55} L ${length * 0.2} ${top} L ${length * 0.85} ${top} L ${length * 0.9} ${top * 0.55} Z`;
+    return (
+      path([-nose, top * 0.55], [length + 0.3, top * 0.55], [length, 0.25], [0.2, 0.25]) +
+      path([length * 0.12, top * 0.55], [length * 0.2, top], [length * 0.85, top], [length * 0.9, top * 0.55])
+    );
   if (building) return `M 0 0.1 L 0 ${top} L ${length} ${top} L ${length} 0.1 Z`;
   if (nose === 0) return `M 0 0.15 L 0 ${top} L ${length} ${top} L ${length} 0.15 Z`;
-  return `M ${-nose} 0.2 L ${-nose} ${top * 0.42} L ${-nose * 0.55} ${top * 0.52} L ${-nose * 0.12} ${top * 0.97} L 0.1 ${top} L ${length} ${top} L ${length} 0.2 Z`;
+  return path(
+    [-nose, 0.2],
+    [-nose, top * 0.42],
+    [-nose * 0.55, top * 0.52],
+    [-nose * 0.12, top * 0.97],
+    [0.1, top],
+    [length, top],
+    [length, 0.2],
+  );
 });
 </script>
 
@@ -39,7 +55,14 @@ const body = computed(() => {
     <path :d="body" class="body" />
     <path
       v-if="shape.nose > 0.8 && !shape.boat"
-      :d="`M ${-shape.nose * 0.5} ${-shape.height * 0.54} L ${-shape.nose * 0.14} ${-shape.height * 0.9} L 0 ${-shape.height * 0.9} L 0 ${-shape.height * 0.54} Z`"
+      :d="
+        path(
+          [-shape.nose * 0.5, -shape.height * 0.54],
+          [-shape.nose * 0.14, -shape.height * 0.9],
+          [0, -shape.height * 0.9],
+          [0, -shape.height * 0.54],
+        )
+      "
       class="glass"
     />
     <rect

@@ -13,16 +13,11 @@ function take(remedy: Remedy): void {
   if (remedy.changes.length > 0) void rig.apply(remedy.changes);
 }
 
-/** The headline says it already: the same words, but for a verb between the name and the rest. */
-function isHeadline(finding: Finding): boolean {
-  const bare = (text: string) => text.replace(/ is /g, ' ');
-  return bare(say(finding.words)) === bare(say(props.verdict.headline));
-}
+const saidAlready = (finding: Finding) => say(finding.words) === say(props.verdict.headline);
 
 const atOnce = 3;
-const weight = { stop: 2, caution: 1, note: 0 } as const;
 const all = ref(false);
-const ranked = computed(() => [...(props.findings ?? [])].sort((a, b) => weight[b.level] - weight[a.level]));
+const ranked = computed(() => props.findings ?? []);
 /** What stops comes first and always whole; of the rest the first few, so that the drawing stays in sight. */
 const inSight = computed(() => (all.value ? ranked.value : ranked.value.filter((f, i) => i < atOnce || f.level === 'stop')));
 </script>
@@ -33,7 +28,7 @@ const inSight = computed(() => (all.value ? ranked.value : ranked.value.filter((
     <p class="detail">{{ say(verdict.detail) }}</p>
     <ul v-if="ranked.length" class="findings">
       <li v-for="(finding, place) in inSight" :key="`${finding.code} ${place}`">
-        <span v-if="!isHeadline(finding)" class="reason"
+        <span v-if="!saidAlready(finding)" class="reason"
           ><b :class="'severity-' + finding.level">{{ words[finding.level] }}</b> {{ say(finding.words) }}</span
         >
         <span v-if="finding.remedies.length" class="ways">

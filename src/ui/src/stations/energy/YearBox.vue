@@ -52,7 +52,12 @@ const option = computed(() => {
     tooltip: tip({
       formatter: (ps: { dataIndex: number }[]) => {
         const w = weeks[ps[0]!.dataIndex]!;
-        return `<b>week ${w.number}</b>${battery.value ? `<br>lowest charge ${shown(w.minSoc, 'fraction')}` : ''}<br>${shown(w.warmHours, 'hours')} too warm, ${shown(w.withoutUnitHours, 'hours')} without the unit<br>unit ${w.airconKWh.toFixed(1)} kWh, sun ${w.sunKWh.toFixed(1)} kWh, ${w.unusedKWh.toFixed(1)} without a taker`;
+        return [
+          `<b>week ${w.number}</b>`,
+          ...(battery.value ? [`lowest charge ${shown(w.minSoc, 'fraction')}`] : []),
+          `${shown(w.warmHours, 'hours')} too warm, ${shown(w.withoutUnitHours, 'hours')} without the unit`,
+          `unit ${w.airconKWh.toFixed(1)} kWh, sun ${w.sunKWh.toFixed(1)} kWh, ${w.unusedKWh.toFixed(1)} without a taker`,
+        ].join('<br>');
       },
     }),
     axisPointer: { link: [{ xAxisIndex: 'all' }] },

@@ -65,7 +65,13 @@ export function energyPicture(p: EnergyPicture): EChartsCoreOption {
     tooltip: tip({
       formatter: (ps: { dataIndex: number }[]) => {
         const k = ps[0]!.dataIndex;
-        return `<b>${p.title(day.hour[k]!)}</b><br>cabin ${shown(day.cabinC[k]!, 'temperature')}, outdoors ${shown(day.outdoorC[k]!, 'temperature')}<br>unit ${shown(day.airconW[k]!, 'electricPower')}, devices ${shown(day.loadsW[k]!, 'electricPower')}<br>sun ${shown(day.sunW[k]!, 'electricPower')}${battery ? `<br>battery ${shown(day.soc[k]!, 'fraction')}` : ''}`;
+        return [
+          `<b>${p.title(day.hour[k]!)}</b>`,
+          `cabin ${shown(day.cabinC[k]!, 'temperature')}, outdoors ${shown(day.outdoorC[k]!, 'temperature')}`,
+          `unit ${shown(day.airconW[k]!, 'electricPower')}, devices ${shown(day.loadsW[k]!, 'electricPower')}`,
+          `sun ${shown(day.sunW[k]!, 'electricPower')}`,
+          ...(battery ? [`battery ${shown(day.soc[k]!, 'fraction')}`] : []),
+        ].join('<br>');
       },
     }),
     axisPointer: { link: [{ xAxisIndex: 'all' }] },

@@ -109,8 +109,7 @@ function bar(name: string, key: 'coolingKWh' | 'heatingKWh', color: string) {
       </p>
       <DrawnChart :option="option" :height="190" label="Cooling, heating and hours too warm by month" />
       <p v-if="year.partLoad" class="soft">
-        {{ rig.design!.unit.chosen }} cycles in
-        {{ shown(year.partLoad.hoursBelow / Math.max(1, year.partLoad.coolingHours), 'fraction') }} of the cooling hours ({{
+        {{ rig.design!.unit.chosen }} cycles in {{ shown(year.partLoad.belowShare, 'fraction') }} of the cooling hours ({{
           shown(year.partLoad.energyBelowShare, 'fraction')
         }}
         of the energy) and is short in {{ year.partLoad.unmetHours }} h.

@@ -49,7 +49,8 @@ const option = computed(() => ({
     <p class="soft">
       Once the unit stops at the hottest hour:
       <span v-for="h in soak.hold" :key="h.limitC" class="hold"
-        ><b>{{ h.minutes === null ? 'not in 12 h' : h.minutes + ' min' }}</b> to {{ shown(h.limitC, 'temperature') }}</span
+        ><b>{{ h.minutes === null ? `not in ${shown(soak.limitMinutes / 60, 'hours')}` : h.minutes + ' min' }}</b> to
+        {{ shown(h.limitC, 'temperature') }}</span
       >
     </p>
   </section>

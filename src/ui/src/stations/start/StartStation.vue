@@ -43,7 +43,7 @@ const trace = computed(() => {
   const battery = start.value.trace.batteryV.length > 0;
   const end = Math.max(0.3, start.value.trace.seconds.at(-1) ?? 1);
   const limit = start.value.bears.map((b) => [b.seconds, b.currentA]);
-  const beside = start.value.neighbours.reduce((sum, n) => sum + n.currentA, 0);
+  const beside = start.value.neighboursA;
   const neighbours =
     beside > 0
       ? [{ yAxis: beside, label: { formatter: 'on beside it', position: 'insideStartTop', ...lettering(12), color: inks.value.soft } }]

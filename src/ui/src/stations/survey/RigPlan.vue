@@ -44,13 +44,7 @@ const edges = computed(() => {
 });
 
 /** Sides that the sun falls on at this hour; the others lie in the shade. */
-const lit = computed(() => {
-  const at = sun.value;
-  const on: Record<string, boolean> = {};
-  for (const [side, azimuth] of Object.entries({ front: 0, right: 90, rear: 180, left: 270 }))
-    on[side] = !!at && Math.cos(((at.azimuthDeg - props.survey.headingDeg - azimuth) * Math.PI) / 180) > 0;
-  return on;
-});
+const lit = computed<Record<string, boolean>>(() => Object.fromEntries((sun.value?.lit ?? []).map((side) => [side, true])));
 
 function turnTo(event: PointerEvent): void {
   if (!dragging.value || !svg.value) return;

@@ -8,7 +8,8 @@ import { shown, symbolOf, toShown } from '../../parts/show';
 /** From closed up in the sun to the set-point with the chosen unit; and what each school would take. */
 const props = defineProps<{ pull: PullDownView; schools: SchoolSize[]; setpointC: number }>();
 const words: Record<string, string> = { justEnough: 'just enough', oversizedOnPurpose: 'oversized on purpose' };
-const minutes = (m: number | null) => (m === null ? 'not in 6 h' : m < 100 ? `${m} min` : shown(m / 60, 'hours'));
+const minutes = (m: number | null) =>
+  m === null ? `not in ${shown(props.pull.limitMinutes / 60, 'hours')}` : m < 100 ? `${m} min` : shown(m / 60, 'hours');
 const option = computed(() => ({
   animation: false,
   grid: { left: 40, right: 12, top: 18, bottom: 38 },
@@ -16,7 +17,7 @@ const option = computed(() => ({
   xAxis: axis({
     type: 'value',
     min: 0,
-    max: Math.max(30, props.pull.airC.length * 5),
+    max: Math.max(30, props.pull.airC.length * props.pull.stepMinutes),
     name: 'minutes after the start',
     nameLocation: 'middle',
     nameGap: 24,
@@ -26,7 +27,10 @@ const option = computed(() => ({
     {
       type: 'line',
       showSymbol: false,
-      data: [[0, toShown(props.pull.startC, 'temperature')], ...props.pull.airC.map((t, i) => [(i + 1) * 5, toShown(t, 'temperature')])],
+      data: [
+        [0, toShown(props.pull.startC, 'temperature')],
+        ...props.pull.airC.map((t, i) => [(i + 1) * props.pull.stepMinutes, toShown(t, 'temperature')]),
+      ],
       lineStyle: { color: inks.value.cold, width: 3 },
       markLine: {
         silent: true,
