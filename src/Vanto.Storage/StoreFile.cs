@@ -2,6 +2,8 @@ using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Diagnostics;
 using Microsoft.EntityFrameworkCore.Migrations;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
 
 namespace Vanto.Storage;
 
@@ -38,7 +40,7 @@ public static class StoreFile
         }
         var missing = Missing(path);
         MustBeWritable(path);
-        if (missing.Count == 0)
+        if (missing.Count == 0 && !DesignsBehind(path))
         {
             Tidy(path, say);
             Execute(path, "PRAGMA journal_mode=WAL"); // a restore leaves one file without a log
@@ -98,7 +100,7 @@ public static class StoreFile
             Discard(beside);
             File.Copy(backup, beside);
             Verify(beside);
-            if (Missing(beside).Count > 0)
+            if (Missing(beside).Count > 0 || DesignsBehind(beside))
                 Migrate(beside);
             ToOneFile(beside);
             Flush(beside);
@@ -167,7 +169,36 @@ public static class StoreFile
             store.Database.Migrate();
             store.Database.ExecuteSqlRaw("PRAGMA journal_mode=WAL");
         }
+        BringUpDesigns(path);
         SqliteConnection.ClearAllPools();
+    }
+
+    /// <summary>True where the store holds designs of an earlier version of the job file; which one it holds stands in the file's head.</summary>
+    private static bool DesignsBehind(string path) => Scalar(path, "PRAGMA user_version") is < (long)JobDesign.CurrentVersion;
+
+    /// <summary>Gives every design the names of today, all or none; one that cannot be read stays as it lies.</summary>
+    private static void BringUpDesigns(string path)
+    {
+        if (!DesignsBehind(path))
+            return;
+        using var connection = new SqliteConnection(Connection(path, pooling: false));
+        connection.Open();
+        connection.CreateFunction<string, string>("brought_up", BroughtUp);
+        using var command = connection.CreateCommand();
+        command.CommandText = $"BEGIN IMMEDIATE; UPDATE Revisions SET Design = brought_up(Design); PRAGMA user_version = {JobDesign.CurrentVersion}; COMMIT;";
+        command.ExecuteNonQuery();
+    }
+
+    private static string BroughtUp(string design)
+    {
+        try
+        {
+            return JobFile.BringUp(design);
+        }
+        catch (InputException)
+        {
+            return design;
+        }
     }
 
     /// <summary>Migrations that a store lacks, asked in plain SQL: a start need not wait for the mapper.</summary>
@@ -187,6 +218,10 @@ public static class StoreFile
             if (unknown.Count > 0)
                 throw new StoreException($"{path} was written by a newer Vanto (its shape is {unknown[^1]}; this Vanto knows {KnownMigrations[^1]}). It was "
                     + $"not touched; start that Vanto, or name another store.");
+            if (Scalar(path, "PRAGMA user_version") is long version and > JobDesign.CurrentVersion)
+                throw new StoreException(
+                    $"{path} was written by a newer Vanto (its designs have version {version}; this Vanto knows {JobDesign.CurrentVersion}). "
+                    + $"It was not touched; start that Vanto, or name another store.");
             return [.. KnownMigrations.Except(applied)];
         }
         catch (SqliteException e)

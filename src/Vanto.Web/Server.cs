@@ -1,10 +1,11 @@
 using System.Globalization;
-using System.Net;
 using System.Net.Sockets;
+using System.Net;
 using System.Reflection;
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.OpenApi;
+using Serilog;
 using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
@@ -87,7 +88,7 @@ public static class Server
         var builder = WebApplication.CreateSlimBuilder(options);
         // Only what is said here counts: a setting from outside could open a second socket.
         builder.Configuration.Sources.Clear();
-        builder.Logging.ClearProviders().AddConsole().SetMinimumLevel(LogLevel.Warning);
+        builder.Services.AddSerilog(LogBeside(store).CreateLogger(), dispose: true);
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
             kestrel.Listen(IPAddress.Loopback, port);
@@ -101,6 +102,23 @@ public static class Server
         Configure(app);
         return app;
     }
+
+    /// <summary>Largest log file, bytes; the newest of them are kept.</summary>
+    private const long LogBytes = 2 << 20;
+
+    private const int LogsKept = 3;
+
+    /// <summary>
+    /// Warnings and faults go to the console and to a file beside the store, whose size is bounded; where none can be written, to the console.
+    /// </summary>
+    private static LoggerConfiguration LogBeside(string store) => new LoggerConfiguration()
+        .MinimumLevel.Warning()
+        .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture)
+        .WriteTo.File(LogFile(store), formatProvider: CultureInfo.InvariantCulture, fileSizeLimitBytes: LogBytes, rollOnFileSizeLimit: true,
+            retainedFileCountLimit: LogsKept);
+
+    /// <summary>The log of a store.</summary>
+    public static string LogFile(string store) => Path.ChangeExtension(Path.GetFullPath(store), ".log");
 
     /// <summary>All services but the store's place.</summary>
     public static void Register(IServiceCollection services, StationRegistry stations)

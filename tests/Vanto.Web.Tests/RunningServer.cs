@@ -76,7 +76,7 @@ internal static class Answers
 
     public static int Revision(this JsonNode view) => (int)view["revision"]!;
 
-    public static double Number(this JsonNode node, string path) => (double)JsonPath.Get(node, path)!;
+    public static double Number(this JsonNode node, string path) => (double)DesignPath.Get(node, path)!;
 
-    public static string Text(this JsonNode node, string path) => (string)JsonPath.Get(node, path)!;
+    public static string Text(this JsonNode node, string path) => (string)DesignPath.Get(node, path)!;
 }

@@ -10,7 +10,7 @@ internal readonly struct AimWindow(EnergyInputs inputs, EnergyCase energyCase)
     private const double SettleHours = 0.5;
 
     private readonly EnergyDesign _aim = inputs.Energy;
-    private readonly double _warmAboveC = inputs.Energy.HoldC + energyCase.ToleranceK + (inputs.Unit.SingleSpeed ? energyCase.HysteresisK / 2 : 0);
+    private readonly double _warmAboveC = inputs.Energy.SetpointC + energyCase.ToleranceK + (inputs.Unit.SingleSpeed ? energyCase.HysteresisK / 2 : 0);
     private readonly double _reserveSoc = inputs.Survey.Sources.Battery.Fitted && energyCase.ShoreW is null ? inputs.ReserveSoc : double.NegativeInfinity;
 
     /// <summary>Whether an hour of the day is one of the aim's.</summary>

@@ -10,19 +10,19 @@ namespace Vanto.Core.Energy;
 public sealed record StringInput : DesignPart
 {
     [Field(ElectricPower, 5, 800, Label = "One module")] public double RatedW { get; init; } = 410;
-    [Field(Voltage, 5, 100, Label = "Open-circuit voltage")] public double OpenV { get; init; } = 37.3;
-    [Field(Voltage, 5, 90, Label = "Voltage at most power")] public double PowerV { get; init; } = 31.3;
-    [Field(Current, 0.5, 30, Label = "Short-circuit current")] public double ShortA { get; init; } = 13.9;
-    [Field(Current, 0.5, 30, Label = "Current at most power")] public double PowerA { get; init; } = 13.1;
-    [Field(QuantityKind.Number, -0.006, -0.001, Label = "Open-circuit voltage, share a kelvin")] public double OpenPerK { get; init; } = -0.0027;
+    [Field(Voltage, 5, 100, Label = "Open-circuit voltage")] public double VocV { get; init; } = 37.3;
+    [Field(Voltage, 5, 90, Label = "Voltage at most power")] public double VmpV { get; init; } = 31.3;
+    [Field(Current, 0.5, 30, Label = "Short-circuit current")] public double IscA { get; init; } = 13.9;
+    [Field(Current, 0.5, 30, Label = "Current at most power")] public double ImpA { get; init; } = 13.1;
+    [Field(QuantityKind.Number, -0.006, -0.001, Label = "Open-circuit voltage, share a kelvin")] public double VocPerK { get; init; } = -0.0027;
     [Field(QuantityKind.Number, -0.006, -0.002, Label = "Power, share a kelvin", Help = "taken for the voltage too, on the safe side")]
     public double PowerPerK { get; init; } = -0.0034;
     [Field(Current, 5, 60, Label = "Largest series fuse")] public double SeriesFuseA { get; init; } = 20;
     [Field(Voltage, 20, 1500, Label = "Input bears at most")] public double MaxV { get; init; } = 150;
     [Field(Voltage, 5, 1000, Label = "Input starts at")] public double MinV { get; init; } = 63;
     [Field(Voltage, 10, 1400, Label = "Input follows up to")] public double TrackMaxV { get; init; } = 145;
-    [Field(Current, 1, 500, Label = "Input's short-circuit current, at most")] public double ShortMaxA { get; init; } = 60;
-    [Field(Current, 1, 500, Label = "Input's working current, at most")] public double WorkMaxA { get; init; } = 50;
+    [Field(Current, 1, 500, Label = "Input's short-circuit current, at most")] public double MaxIscA { get; init; } = 60;
+    [Field(Current, 1, 500, Label = "Input's working current, at most")] public double MaxCurrentA { get; init; } = 50;
     [Field(Temperature, -40, 30, Label = "Record low of the air")] public double LowestC { get; init; } = -10;
     [Field(Temperature, 25, 100, Label = "Hottest cells")] public double HotCellC { get; init; } = 70;
     [Field(Count, 1, 40, Label = "In one string")] public int Series { get; init; } = 3;
@@ -73,7 +73,7 @@ public sealed record StringShadeInput : DesignPart
 public sealed record PlainControllerInput : DesignPart
 {
     [Field(Count, 1, 20, Label = "Strings")] public int Parallel { get; init; } = 1;
-    [Field(Current, 0.5, 30, Label = "Current at most power")] public double PowerA { get; init; } = 9.8;
+    [Field(Current, 0.5, 30, Label = "Current at most power")] public double ImpA { get; init; } = 9.8;
     [Field(QuantityKind.Irradiance, 0, 1500, Label = "Sun on the modules")] public double IrradianceWm2 { get; init; } = 950;
     [Field(Voltage, 10, 60, Label = "Battery")] public double BatteryV { get; init; } = 13.2;
     [Field(Voltage, 5, 200, Label = "Hot working voltage")] public double HotV { get; init; } = 17;
@@ -90,12 +90,12 @@ public static class ArrayCalculators
     {
         var r = PvStrings.Check(Module(i), Input(i), i.Series, i.Parallel, i.LowestC, i.HotCellC, i.StringsFused);
         var result = new ResultBuilder()
-            .Step("V_oc,cold", "Open in the cold", "n·V_oc·(1 + β(T_min − 25))", $"{i.Series} × {i.OpenV} × (1 + {i.OpenPerK}·({i.LowestC} − 25))", r.OpenColdV,
+            .Step("V_oc,cold", "Open in the cold", "n·V_oc·(1 + β(T_min − 25))", $"{i.Series} × {i.VocV} × (1 + {i.VocPerK}·({i.LowestC} − 25))", r.VocColdV,
                 Voltage, Citations.ColdTable)
-            .Step("V_oc,table", "Open by the code's table", "n·V_oc·F", $"F {PvStrings.ColdFactor(i.LowestC)}", r.OpenTableV, Voltage, Citations.ColdTable)
-            .Step("V_mp,hot", "Working when hot", "n·V_mp·(1 + γ(T_c − 25))", $"cells {i.HotCellC} °C", r.PowerHotV, Voltage, Citations.Modules)
-            .Step("I_sc", "Short circuit", "n_p·I_sc", $"{i.Parallel} × {i.ShortA}", r.ShortA, Current, Citations.Arithmetic)
-            .Step("I_c", "Conductors for", "1.25·1.25·n_p·I_sc", $"1.5625 × {r.ShortA}", r.ConductorA, Current, Citations.PvCurrents);
+            .Step("V_oc,table", "Open by the code's table", "n·V_oc·F", $"F {PvStrings.ColdFactor(i.LowestC)}", r.VocTableV, Voltage, Citations.ColdTable)
+            .Step("V_mp,hot", "Working when hot", "n·V_mp·(1 + γ(T_c − 25))", $"cells {i.HotCellC} °C", r.VmpHotV, Voltage, Citations.Modules)
+            .Step("I_sc", "Short circuit", "n_p·I_sc", $"{i.Parallel} × {i.IscA}", r.IscA, Current, Citations.Arithmetic)
+            .Step("I_c", "Conductors for", "1.25·1.25·n_p·I_sc", $"1.5625 × {r.IscA}", r.ConductorA, Current, Citations.PvCurrents);
         foreach (var finding in r.Findings)
             result.Judge(finding);
         return result.Done();
@@ -110,7 +110,7 @@ public static class ArrayCalculators
         var result = new ResultBuilder().Step("n", "Allowed ways", "all n_s·n_p ≤ N without a stop", $"N {i.Modules}", all.Count, Count, Citations.ColdTable);
         foreach (var (r, k) in all.Take(8).Select((r, k) => (r, k)))
             result.Words($"{k + 1}", $"{r.Series} in a string, {r.Parallel} strings",
-                FormattableString.Invariant($"{r.OpenColdV:0.#} V cold, {r.PowerHotV:0.#} V hot, {r.Modules} modules"));
+                FormattableString.Invariant($"{r.VocColdV:0.#} V cold, {r.VmpHotV:0.#} V hot, {r.Modules} modules"));
         return result.Done();
     }
 
@@ -158,15 +158,15 @@ public static class ArrayCalculators
     [Calculator("pwm-power", "Plain controller", "What a controller without tracking gives away", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult PlainController(PlainControllerInput i)
     {
-        var power = ArrayPlane.PlainControllerW(i.Parallel, i.PowerA, i.IrradianceWm2, i.BatteryV, i.HotV);
+        var power = ArrayPlane.PlainControllerW(i.Parallel, i.ImpA, i.IrradianceWm2, i.BatteryV, i.HotV);
         return new ResultBuilder().Step("P", "Into the battery", "n_p·I_mp·G/1000·V_batt",
-            $"{i.Parallel} × {i.PowerA} A × {i.IrradianceWm2}/1000 × {i.BatteryV} V", power, ElectricPower, Citations.Trade)
+            $"{i.Parallel} × {i.ImpA} A × {i.IrradianceWm2}/1000 × {i.BatteryV} V", power, ElectricPower, Citations.Trade)
             .Judge(power < 0.85 * i.TrackedW
                 ? Finding.Of(FindingCode.PvPwmLoss, Severity.Caution, $"A tracking controller would give {i.TrackedW:ElectricPower}.")
                 : null).Done();
     }
 
-    private static PvModule Module(StringInput i) => new(i.RatedW, i.OpenV, i.PowerV, i.ShortA, i.PowerA, i.OpenPerK, i.PowerPerK, i.SeriesFuseA);
+    private static PvModule Module(StringInput i) => new(i.RatedW, i.VocV, i.VmpV, i.IscA, i.ImpA, i.VocPerK, i.PowerPerK, i.SeriesFuseA);
 
-    private static PvInput Input(StringInput i) => new(i.MaxV, i.MinV, i.TrackMaxV, i.ShortMaxA, i.WorkMaxA);
+    private static PvInput Input(StringInput i) => new(i.MaxV, i.MinV, i.TrackMaxV, i.MaxIscA, i.MaxCurrentA);
 }

@@ -48,9 +48,9 @@ internal static class ArrayFindings
         var sources = survey.Sources;
         var modules = sources.Modules;
         var module =
-            new PvModule(modules.RatedW, modules.OpenV, modules.PowerV, modules.ShortA, modules.PowerA, modules.OpenPerK, SeriesFuseA: modules.SeriesFuseA);
-        var input = new PvInput(sources.Controller.MaxV, sources.Controller.MinV, sources.Controller.TrackMaxV, sources.Controller.ShortMaxA,
-            sources.Controller.WorkMaxA);
+            new PvModule(modules.RatedW, modules.VocV, modules.VmpV, modules.IscA, modules.ImpA, modules.VocPerK, SeriesFuseA: modules.SeriesFuseA);
+        var input = new PvInput(sources.Controller.MaxV, sources.Controller.MinV, sources.Controller.TrackMaxV, sources.Controller.MaxIscA,
+            sources.Controller.MaxCurrentA);
         var lowest = Math.Max(-40, survey.Climate.WinterC);
         var hot = survey.Place.DryBulbC + modules.CellRise(survey.Place.WindMs) * HottestSun;
         var known = sources.Controller.Known && modules.Count > 0;
@@ -82,9 +82,9 @@ internal static class ArrayFindings
                 Ways(survey, view));
         foreach (var finding in view.Chosen?.Findings ?? [])
             yield return finding.Level == Severity.Stop ? finding with { Remedies = Ways(survey, view) } : finding;
-        if (view.Chosen is { OpenColdV: > DwellingArcV })
+        if (view.Chosen is { VocColdV: > DwellingArcV })
             yield return Finding.Of(FindingCode.PvArc, Severity.Caution,
-                $"The array stands at {view.Chosen.OpenColdV:Voltage}: it arcs when unplugged in the sun. Arc-fault protection and a disconnect within reach.");
+                $"The array stands at {view.Chosen.VocColdV:Voltage}: it arcs when unplugged in the sun. Arc-fault protection and a disconnect within reach.");
         if (modules.Count > view.Roof.Count && modules.Count > 0)
             yield return Finding.Of(FindingCode.RoofFull, Severity.Caution,
                 Phrase.Of($"{modules.Count} modules are planned; in straight rows the roof holds {view.Roof.Count}. A layout by hand may gain one."),
@@ -104,7 +104,7 @@ internal static class ArrayFindings
 
     private static List<Remedy> Ways(SurveyDesign survey, ArrayView view) =>
         [.. view.Allowed.Take(2).Select(a => new Remedy(Phrase.Of($"{a.Series} in a string, {a.Parallel} strings"),
-            Phrase.Of($"{a.OpenColdV:Voltage} in the cold"), Strings(survey, a.Series, a.Parallel)))];
+            Phrase.Of($"{a.VocColdV:Voltage} in the cold"), Strings(survey, a.Series, a.Parallel)))];
 
     /// <summary>The array strung so.</summary>
     internal static DesignEdit Strings(SurveyDesign survey, int series, int parallel) =>

@@ -48,7 +48,7 @@ public sealed class DayRun
     {
         var free = _case with
         {
-            SetpointC = Setpoints(_inputs.Energy.HoldC),
+            SetpointC = Setpoints(_inputs.Energy.SetpointC),
             Bank = new BatteryBank(Chemistry.Lfp, 16, 1e7),
             Levels = new BatteryLevels(),
             EcoSoc = 0,
@@ -63,17 +63,17 @@ public sealed class DayRun
         return _case with { SetpointC = free.SetpointC, AirconW = result.AirconW, ShoreW = null };
     }
 
-    private double[] Setpoints(double holdC) => Array.ConvertAll(_hours, h =>
-        Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? holdC : _inputs.Energy.Setpoints.FirstOrDefault(s => Day.Within(h, s.From, s.To))?.HoldC
+    private double[] Setpoints(double setpointC) => Array.ConvertAll(_hours, h =>
+        Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? setpointC : _inputs.Energy.Setpoints.FirstOrDefault(s => Day.Within(h, s.From, s.To))?.SetpointC
             ?? _inputs.Energy.OtherwiseC);
 
     /// <summary>Runs 24 hours from the hour the day begins.</summary>
-    /// <param name="holdC">Set-point in the window; null takes the design's.</param>
-    public (EnergyResult Result, EnergyCase Case, double[] Hours) Run(double? holdC = null) => RunWith(Setpoints(holdC ?? _inputs.Energy.HoldC));
+    /// <param name="setpointC">Set-point in the window; null takes the design's.</param>
+    public (EnergyResult Result, EnergyCase Case, double[] Hours) Run(double? setpointC = null) => RunWith(Setpoints(setpointC ?? _inputs.Energy.SetpointC));
 
     /// <summary>Runs it with the design's set-points raised by so many kelvin at an hour of the day.</summary>
     public (EnergyResult Result, EnergyCase Case, double[] Hours) RunRaised(Func<double, double> kelvinAt) =>
-        RunWith([.. Setpoints(_inputs.Energy.HoldC).Select((c, k) => c + kelvinAt(_hours[k]))]);
+        RunWith([.. Setpoints(_inputs.Energy.SetpointC).Select((c, k) => c + kelvinAt(_hours[k]))]);
 
     private (EnergyResult Result, EnergyCase Case, double[] Hours) RunWith(double[] setpointC)
     {
@@ -125,7 +125,7 @@ public sealed class DayRun
         var lead = sources.Battery.Chemistry is Chemistry.Agm or Chemistry.Flooded;
         double[] Map(Func<double, double> f) => Array.ConvertAll(_hours, h => f(h));
         var nothing = new double[_hours.Length];
-        var devicesRun = inverter is not null || sources.Shore.Fitted || sources.Generator.Fitted;
+        var devicesRun = inverter is not null || sources.Shore.PluggedIn || sources.Generator.Fitted;
         return new EnergyCase
         {
             Unit = _inputs.Unit,
@@ -142,7 +142,7 @@ public sealed class DayRun
             LowestOnly = _inputs.Energy.Setpoints.Any(
                 s => s.Dry) ? Array.ConvertAll(_hours, h => _inputs.Energy.Setpoints.Any(s => s.Dry && Day.Within(h, s.From, s.To))) : null,
             Assist = sources.Shore.Assist && inverter is not null,
-            ShoreW = sources.Shore.Fitted ? Map(_ => sources.Shore.Volts * sources.Shore.BreakerA * 0.8) : null,
+            ShoreW = sources.Shore.PluggedIn ? Map(_ => sources.Shore.Volts * sources.Shore.BreakerA * 0.8) : null,
             Inverter = inverter is { } model ? new EnergyInverter(model, sources.Inverter.ContinuousW) : null,
             Modules = new EnergyModules(sources.Modules.Count, sources.Modules.RatedW, Ross: sources.Modules.CellRise(_inputs.Survey.Place.WindMs),
                 DirectToUnit: _inputs.Unit.Kind == AcKind.PvAssistedSplit),

@@ -9,7 +9,7 @@ public sealed record SetpointDesign : DesignPart
 {
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "From")] public double From { get; init; } = 12;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 16;
-    [Field(QuantityKind.Temperature, 10, 40, Label = "at most")] public double HoldC { get; init; } = 25;
+    [Field(QuantityKind.Temperature, 10, 40, Label = "at most")] public double SetpointC { get; init; } = 25;
     [Ask("Dry: only its lowest, steadily", Help = "an inverter-driven unit dries best when it runs on and on")] public bool Dry { get; init; }
 }
 
@@ -19,7 +19,7 @@ public sealed record EnergyDesign : DesignPart
     /// <summary>Warmest set-point that can be said.</summary>
     public const double WarmestC = 35;
 
-    [Field(QuantityKind.Temperature, 10, WarmestC, Label = "Hold at most")] public double HoldC { get; init; } = 25;
+    [Field(QuantityKind.Temperature, 10, WarmestC, Label = "Hold at most")] public double SetpointC { get; init; } = 25;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "from")] public double From { get; init; } = 21;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 7;
     [Field(QuantityKind.Temperature, 10, 40, Label = "Otherwise at most")] public double OtherwiseC { get; init; } = 27;

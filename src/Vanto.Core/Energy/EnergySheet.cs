@@ -45,7 +45,7 @@ public static class EnergySheet
         if (sources.Generator.Fitted)
             yield return SheetLine.Pair("Generator",
                 Phrase.Of($"{sources.Generator.RatedW:ElectricPower} rated, {sources.Generator.MaximumW:ElectricPower} at most"));
-        if (sources.Shore.Fitted)
+        if (sources.Shore.PluggedIn)
             yield return SheetLine.Pair("Shore", Phrase.Of($"{sources.Shore.Volts:Voltage}, {sources.Shore.BreakerA:Current}"));
     }
 }

@@ -171,10 +171,11 @@ public sealed class EnergyStation : Station<EnergyAssessment>
                     : Phrase.Of($"Holds all {aim.WindowHours:Hours} and keeps {aim.LowestSoc:Fraction} in the bank.")
                 : Phrase.Of($"Holds all {aim.WindowHours:Hours}.");
         var detail = hasBattery
-            ? Phrase.Of($"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.HoldC:Temperature}; the cabin ends at "
+            ? Phrase.Of($"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.SetpointC:Temperature}; the cabin ends at "
                 + $"{aim.CabinAtEndC:Temperature}. A day later the bank stands at {result.EndSoc:Fraction}.")
             : Phrase.Of(
-                $"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.HoldC:Temperature}; the warmest it gets is {aim.WorstC:Temperature}.");
+                $"From {design.From:HourOfDay} to {design.To:HourOfDay} at most {design.SetpointC:Temperature}; the warmest it gets is "
+                    + $"{aim.WorstC:Temperature}.");
         return new Verdict(Verdict.Worst(findings), headline, detail);
     }
 
@@ -233,9 +234,9 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             tries.Add((Phrase.Of($"{battery.Blocks + 1} battery blocks"), DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 }))));
         if (!survey.Windows.All(SurveyEdits.IsCovered))
             tries.Add((Phrase.Of($"covers in every window"), DesignEdit.Of(survey, s => s.Covered())));
-        if (inputs.Energy.HoldC + 1 <= EnergyDesign.WarmestC)
-            tries.Add((Phrase.Of($"{1.0:TemperatureDifference} warmer, {inputs.Energy.HoldC + 1:Temperature}"),
-                DesignEdit.Of(inputs.Energy, e => e with { HoldC = e.HoldC + 1 })));
+        if (inputs.Energy.SetpointC + 1 <= EnergyDesign.WarmestC)
+            tries.Add((Phrase.Of($"{1.0:TemperatureDifference} warmer, {inputs.Energy.SetpointC + 1:Temperature}"),
+                DesignEdit.Of(inputs.Energy, e => e with { SetpointC = e.SetpointC + 1 })));
         if (modules.Count is > 0 and <= ModulesDesign.Most - 2)
             tries.Add((Phrase.Of($"two modules more"), DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = m.Count + 2 }))));
         var held = new (double Hours, EnergyLedger Ledger)[tries.Count];

@@ -114,8 +114,8 @@ public sealed class KitEquipment
     public DesignEdit Adopt(KitPoint kit, GeneratorChoice? generator)
     {
         var edit = DesignEdit.Of(_inputs.Survey, s => s.WithBattery(b => b with { Blocks = kit.Batteries }).WithModules(m => m with { Count = kit.Modules }));
-        if (kit.HoldC != _inputs.Energy.HoldC)
-            edit = edit.And(Warmer(kit.HoldC));
+        if (kit.SetpointC != _inputs.Energy.SetpointC)
+            edit = edit.And(Warmer(kit.SetpointC));
         if (_sizing.ChooseGenerator)
             edit = edit.And(Adopt(generator));
         if (Inverter is not { } inverter)
@@ -141,7 +141,8 @@ public sealed class KitEquipment
         }));
 
     /// <summary>Holds a warmer set-point, by day as by night.</summary>
-    public DesignEdit Warmer(double holdC) => DesignEdit.Of(_inputs.Energy, e => e with { HoldC = holdC, OtherwiseC = e.OtherwiseC + holdC - e.HoldC });
+    public DesignEdit Warmer(double setpointC) =>
+        DesignEdit.Of(_inputs.Energy, e => e with { SetpointC = setpointC, OtherwiseC = e.OtherwiseC + setpointC - e.SetpointC });
 
     private double Derate => Supply.Generators.DerateFactor(_inputs.Survey.Place.ElevationM, _inputs.Survey.Place.DryBulbC);
 

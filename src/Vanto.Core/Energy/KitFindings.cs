@@ -8,7 +8,7 @@ namespace Vanto.Core.Energy;
 internal static class KitFindings
 {
     public static IEnumerable<Finding> Of(EnergyInputs inputs, StartDesign start, AcUnit unit, KitEquipment equipment, List<SizingScenario> scenarios,
-        List<FrontierPoint> frontier, List<double> holds, Held held, KitSize fitted)
+        List<FrontierPoint> frontier, List<double> holds, MeetingKits held, KitSize fitted)
     {
         var sizing = inputs.Energy.Sizing;
         if (equipment.NoneStarts)
@@ -44,7 +44,7 @@ internal static class KitFindings
     private static DesignEdit Sizing(EnergyInputs inputs, Func<SizingDesign, SizingDesign> change) =>
         DesignEdit.Of(inputs.Energy, e => e with { Sizing = change(e.Sizing) });
 
-    private static Finding None(EnergyInputs inputs, KitEquipment equipment, List<SizingScenario> scenarios, List<double> holds, Held held)
+    private static Finding None(EnergyInputs inputs, KitEquipment equipment, List<SizingScenario> scenarios, List<double> holds, MeetingKits held)
     {
         var sizing = inputs.Energy.Sizing;
         if (held.Any(0))

@@ -30,8 +30,8 @@ public sealed class KitSearch
         _sizing = inputs.Energy.Sizing;
         _equipment = new KitEquipment(inputs, start, unit.Unit);
         _days = SizingDays.Of(inputs);
-        _holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => inputs.Energy.HoldC + k)
-            .Where(h => h <= 35 && h - inputs.Energy.HoldC + inputs.Energy.OtherwiseC <= 40)];
+        _holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => inputs.Energy.SetpointC + k)
+            .Where(h => h <= 35 && h - inputs.Energy.SetpointC + inputs.Energy.OtherwiseC <= 40)];
         _demands = new EnergyCase[_holds.Count * _days.Count];
     }
 
@@ -59,7 +59,7 @@ public sealed class KitSearch
         Parallel.For(0, _demands.Length, new ParallelOptions { CancellationToken = _stop }, i =>
         {
             var (hold, days) = (_holds[i / _days.Count], _days[i % _days.Count]);
-            var aim = _inputs.Energy with { HoldC = hold, OtherwiseC = _inputs.Energy.OtherwiseC + hold - _inputs.Energy.HoldC, StartSoc = 1 };
+            var aim = _inputs.Energy with { SetpointC = hold, OtherwiseC = _inputs.Energy.OtherwiseC + hold - _inputs.Energy.SetpointC, StartSoc = 1 };
             _demands[i] = new DayRun(_inputs with { Day = days.Day, Energy = aim }, days.Day, RigDay.StepS, days.Count).Demand() with { Recorded = false };
         });
         _equipment.Choose(_demands.Max(d => d.AirconW!.Zip(d.AcLoadW, (u, l) => u + l).Max()), _demands.Max(d => d.AcLoadW.Max()));
@@ -77,7 +77,7 @@ public sealed class KitSearch
             progress?.Report(new SizingProgress(Interlocked.Increment(ref done), maps.Length));
         });
         bool[][] Over(int generator, int hold) => All(maps.AsSpan(generator * _demands.Length + hold * _days.Count, _days.Count));
-        var held = new Held([.. Enumerable.Range(0, generators.Count).Select(g => _holds.Select((_, h) => Over(g, h)).ToArray())]);
+        MeetingKits held = new MeetingKits([.. Enumerable.Range(0, generators.Count).Select(g => _holds.Select((_, h) => Over(g, h)).ToArray())]);
         var fitted = new KitSize(_inputs.Survey.Sources.Battery.Blocks, _inputs.Survey.Sources.Modules.Count);
         var scenarios = _days.Select((d, i) => new SizingScenario(d.Id, d.Words, _demands[i].AirconW!.Sum() * RigDay.StepS / 3600, SystemSizing.Least(maps[i]),
             MinSoc(_demands[i], d, fitted))).ToList();
@@ -85,7 +85,7 @@ public sealed class KitSearch
         var findings = KitFindings.Of(_inputs, start, unit.Unit, _equipment, scenarios, frontier, _holds, held, fitted);
         return new SizingResult
         {
-            HoldC = _holds[0],
+            SetpointC = _holds[0],
             MostBatteries = _sizing.MostBatteries,
             Maps = [.. generators.Index().GroupBy(g => g.Item?.RatedW ?? 0, g => g.Index).Select(g => Shown(g.Key, held, [.. g], maps))],
             Fitted = fitted,
@@ -126,11 +126,11 @@ public sealed class KitSearch
         if (!_equipment.Starts(kit.Batteries))
             return false;
         var run = Evaluate(demand with { GiveUpSoc = _inputs.ReserveSoc }, days, kit);
-        return SystemSizing.Holds(run, _inputs.ReserveSoc) && HoursAWeekOf(run, days) <= _sizing.MostGeneratorHours;
+        return SystemSizing.MeetsReserve(run, _inputs.ReserveSoc) && HoursAWeekOf(run, days) <= _sizing.MostGeneratorHours;
     }
 
     private double? MinSoc(EnergyCase demand, SizingDays days, KitSize kit) =>
-        Evaluate(demand, days, kit) is var run && SystemSizing.Holds(run, double.NegativeInfinity) ? run.MinSoc : null;
+        Evaluate(demand, days, kit) is var run && SystemSizing.MeetsReserve(run, double.NegativeInfinity) ? run.MinSoc : null;
 
     /// <summary>What holds in every one of the days.</summary>
     private static bool[][] All(ReadOnlySpan<bool[][]> maps)
@@ -144,7 +144,7 @@ public sealed class KitSearch
     }
 
     /// <summary>The map of one generator at the aim's own set-point, whichever of its rules holds.</summary>
-    private KitMap Shown(double generatorW, Held held, int[] rules, bool[][][] maps)
+    private KitMap Shown(double generatorW, MeetingKits held, int[] rules, bool[][][] maps)
     {
         var cells = new List<KitCell>();
         for (var a = 0; a <= _sizing.MostModules; a++)
@@ -168,7 +168,7 @@ public sealed class KitSearch
     /// <summary>
     /// Kits that no other beats. Without a generator a larger bank than the least only costs; with one it spares hours, so every bank that holds is looked at.
     /// </summary>
-    private List<FrontierPoint> Frontier(Held held)
+    private List<FrontierPoint> Frontier(MeetingKits held)
     {
         var kits = new List<(int Generator, int Hold, KitSize Kit)>();
         for (var g = 0; g < _equipment.Generators.Count; g++)
@@ -193,7 +193,7 @@ public sealed class KitSearch
         var runs =
             _days.Select((d, i) => Evaluate(_equipment.WithGenerator(_equipment.WithInverter(_demands[hold * _days.Count + i]), generator), d, size)).ToList();
         var kit = _equipment.Point(_holds[hold], size, generator, Math.Ceiling(runs.Select((r, i) => HoursAWeekOf(r, _days[i])).Max()));
-        List<double?> socs = [.. runs.Select(r => SystemSizing.Holds(r, double.NegativeInfinity) ? (double?)r.MinSoc : null)];
+        List<double?> socs = [.. runs.Select(r => SystemSizing.MeetsReserve(r, double.NegativeInfinity) ? (double?)r.MinSoc : null)];
         return new FrontierPoint(kit, socs, _days[socs.IndexOf(socs.Min())].Words, generator,
             runs.Select((r, i) => r.FuelLitres * HoursAWeek / (_days[i].Count * 24)).Max(), _equipment.Adopt(kit, generator));
     }
@@ -210,7 +210,7 @@ public sealed class KitSearch
             var run = Evaluate(demand with { GiveUpSoc = _inputs.ReserveSoc }, _days[i], kit);
             worst = Math.Min(worst, run.MinSoc);
             generatorHours = Math.Max(generatorHours, HoursAWeekOf(run, _days[i]));
-            if (SystemSizing.Holds(run, _inputs.ReserveSoc))
+            if (SystemSizing.MeetsReserve(run, _inputs.ReserveSoc))
                 continue;
             fails++;
             givesOut = Math.Min(givesOut, Math.Min(run.AirOffHour ?? double.PositiveInfinity, run.Steps * demand.StepS / 3600));

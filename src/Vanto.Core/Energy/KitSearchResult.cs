@@ -56,7 +56,7 @@ public sealed record SizingProgress(int Done, int Total);
 public sealed record SizingResult
 {
     /// <summary>Set-point of the maps.</summary>
-    public required double HoldC { get; init; }
+    public required double SetpointC { get; init; }
 
     public required int MostBatteries { get; init; }
 

@@ -78,7 +78,8 @@ public static class LimitedPowerStudy
         double[] kelvin = [0, -1, 1, 2];
         var runs = new EnergyResult[kelvin.Length];
         Parallel.For(0, runs.Length, i => runs[i] = new DayRun(
-            inputs with { Energy = inputs.Energy with { HoldC = inputs.Energy.HoldC + kelvin[i], OtherwiseC = inputs.Energy.OtherwiseC + kelvin[i] } }, day,
+            inputs with { Energy = inputs.Energy with { SetpointC = inputs.Energy.SetpointC + kelvin[i], OtherwiseC = inputs.Energy.OtherwiseC + kelvin[i] } },
+            day,
             RigDay.StepS).Run().Result);
         var rows = kelvin.Select((k, i) => new DegreeRow(k, runs[i].Ledger.AirconWh, runs[i].Ledger.AirconWh - runs[0].Ledger.AirconWh,
             hasBank ? runs[i].MinSoc : null, runs[i].HeldHours)).OrderBy(r => r.Kelvin).ToList();
@@ -87,7 +88,7 @@ public static class LimitedPowerStudy
         var conductance = model.SkinWK + model.Infiltration;
         var cools = runs[0].CoolingWh > 0;
         var cop = cools ? runs[0].CoolingWh / runs[0].Ledger.AirconWh : inputs.Unit.RatedCapacityW / inputs.Unit.RatedPowerW;
-        var dusk = new HeldLoad(DesignDay.Steps(space.Weather, 900)).Solve(space).SensibleW[DuskHour];
+        var dusk = new HeldAirLoad(DesignDay.Steps(space.Weather, 900)).Solve(space).SensibleW[DuskHour];
         var ahead = LimitedPower.PreCool(model.MassCapacity, conductance, AheadK, Math.Max(10, dusk));
         var drawn = ahead.StoredWh / (inputs.Unit.SensibleHeatRatio * cop);
         return new LimitedPowerView
@@ -135,7 +136,7 @@ public static class LimitedPowerStudy
         Off(before);
         foreach (var kelvin in new[] { 1.0, 2 })
             steps.Add((Phrase.Of($"set-point {kelvin:TemperatureDifference} up"), null,
-                now with { Energy = now.Energy with { HoldC = now.Energy.HoldC + kelvin, OtherwiseC = now.Energy.OtherwiseC + kelvin } }));
+                now with { Energy = now.Energy with { SetpointC = now.Energy.SetpointC + kelvin, OtherwiseC = now.Energy.OtherwiseC + kelvin } }));
         now = steps[^1].Then;
         var cap = CapShare * inputs.Unit.RatedPowerW;
         now = now with { Energy = now.Energy with { PowerCapW = Math.Min(cap, now.Energy.PowerCapW ?? cap) } };
@@ -165,6 +166,6 @@ public static class LimitedPowerStudy
             return null;
         double Kelvin(double hour) => hour < until ? DriftKAnHour * hour : 0;
         var run = new DayRun(inputs, day, RigDay.StepS).RunRaised(Kelvin).Result;
-        return new NightDrift(TakenWh(asSet) - TakenWh(run), inputs.Energy.HoldC + DriftKAnHour * until);
+        return new NightDrift(TakenWh(asSet) - TakenWh(run), inputs.Energy.SetpointC + DriftKAnHour * until);
     }
 }

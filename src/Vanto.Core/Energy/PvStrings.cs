@@ -3,24 +3,24 @@ using Vanto.Core.Findings;
 namespace Vanto.Core.Energy;
 
 /// <summary>A module as its plate says, at 25 °C and 1000 W/m². Coefficients are shares a kelvin.</summary>
-public sealed record PvModule(double RatedW, double OpenV, double PowerV, double ShortA, double PowerA, double OpenPerK = -0.0027, double PowerPerK = -0.0034,
+public sealed record PvModule(double RatedW, double VocV, double VmpV, double IscA, double ImpA, double VocPerK = -0.0027, double PowerPerK = -0.0034,
     double SeriesFuseA = 20);
 
 /// <summary>
 /// What an input for modules bears: highest volts, lowest volts to start or track, highest volts to track, highest short-circuit and working amperes.
 /// </summary>
-public sealed record PvInput(double MaxV, double MinV, double TrackMaxV, double ShortMaxA, double WorkMaxA);
+public sealed record PvInput(double MaxV, double MinV, double TrackMaxV, double MaxIscA, double MaxCurrentA);
 
 /// <summary>One string design and how it stands in the cold and in the heat.</summary>
 public sealed record PvStringResult
 {
     public required int Series { get; init; }
     public required int Parallel { get; init; }
-    public required double OpenColdV { get; init; }
-    public required double OpenTableV { get; init; }
-    public required double PowerHotV { get; init; }
-    public required double PowerColdV { get; init; }
-    public required double ShortA { get; init; }
+    public required double VocColdV { get; init; }
+    public required double VocTableV { get; init; }
+    public required double VmpHotV { get; init; }
+    public required double VmpColdV { get; init; }
+    public required double IscA { get; init; }
     public required double ConductorA { get; init; }
     public required IReadOnlyList<Finding> Findings { get; init; }
 
@@ -61,20 +61,20 @@ public static class PvStrings
     /// <param name="stringsFused">Each string has its fuse.</param>
     public static PvStringResult Check(PvModule module, PvInput input, int series, int parallel, double lowestC, double hotCellC, bool stringsFused = false)
     {
-        var openCold = series * module.OpenV * (1 + module.OpenPerK * (lowestC - 25));
-        var openTable = series * module.OpenV * ColdFactor(lowestC);
-        var powerHot = series * module.PowerV * (1 + module.PowerPerK * (hotCellC - 25));
-        var powerCold = series * module.PowerV * (1 + module.PowerPerK * (lowestC - 25));
-        var shortA = parallel * module.ShortA;
+        var openCold = series * module.VocV * (1 + module.VocPerK * (lowestC - 25));
+        var openTable = series * module.VocV * ColdFactor(lowestC);
+        var powerHot = series * module.VmpV * (1 + module.PowerPerK * (hotCellC - 25));
+        var powerCold = series * module.VmpV * (1 + module.PowerPerK * (lowestC - 25));
+        var shortA = parallel * module.IscA;
         var result = new PvStringResult
         {
             Series = series,
             Parallel = parallel,
-            OpenColdV = openCold,
-            OpenTableV = openTable,
-            PowerHotV = powerHot,
-            PowerColdV = powerCold,
-            ShortA = shortA,
+            VocColdV = openCold,
+            VocTableV = openTable,
+            VmpHotV = powerHot,
+            VmpColdV = powerCold,
+            IscA = shortA,
             ConductorA = 1.25 * 1.25 * shortA,
             Findings = [],
         };
@@ -95,28 +95,28 @@ public static class PvStrings
 
     private static IEnumerable<Finding> Judge(PvModule module, PvInput input, PvStringResult r, bool fused)
     {
-        if (r.OpenColdV > input.MaxV)
+        if (r.VocColdV > input.MaxV)
             yield return Finding.Of(FindingCode.PvVoltage, Severity.Stop,
-                $"On the coldest morning the string stands at {r.OpenColdV:Voltage}; the input bears {input.MaxV:Voltage} and is destroyed.");
-        else if (r.OpenTableV > input.MaxV)
+                $"On the coldest morning the string stands at {r.VocColdV:Voltage}; the input bears {input.MaxV:Voltage} and is destroyed.");
+        else if (r.VocTableV > input.MaxV)
             yield return Finding.Of(FindingCode.PvVoltageTable, Severity.Caution,
-                $"By the table of the code it would be {r.OpenTableV:Voltage} of {input.MaxV:Voltage}; the authority may ask for the table.");
-        else if (r.OpenColdV > 0.95 * input.MaxV)
+                $"By the table of the code it would be {r.VocTableV:Voltage} of {input.MaxV:Voltage}; the authority may ask for the table.");
+        else if (r.VocColdV > 0.95 * input.MaxV)
             yield return Finding.Of(FindingCode.PvVoltageNear, Severity.Caution,
-                $"On the coldest morning {r.OpenColdV:Voltage} of {input.MaxV:Voltage} are reached.");
-        if (r.PowerHotV < input.MinV)
+                $"On the coldest morning {r.VocColdV:Voltage} of {input.MaxV:Voltage} are reached.");
+        if (r.VmpHotV < input.MinV)
             yield return Finding.Of(FindingCode.PvVmpHot, Severity.Stop,
-                $"Hot modules give {r.PowerHotV:Voltage}; the input works from {input.MinV:Voltage}. It stops in the heat, when it is needed.");
-        if (r.ShortA > input.ShortMaxA)
+                $"Hot modules give {r.VmpHotV:Voltage}; the input works from {input.MinV:Voltage}. It stops in the heat, when it is needed.");
+        if (r.IscA > input.MaxIscA)
             yield return Finding.Of(FindingCode.PvIsc, Severity.Stop,
-                $"The strings can push {r.ShortA:Current} into an input that bears {input.ShortMaxA:Current}.");
-        if (r.Parallel * module.PowerA > input.WorkMaxA)
+                $"The strings can push {r.IscA:Current} into an input that bears {input.MaxIscA:Current}.");
+        if (r.Parallel * module.ImpA > input.MaxCurrentA)
             yield return Finding.Of(FindingCode.PvClipping, Severity.Caution,
-                $"At their best the strings give {r.Parallel * module.PowerA:Current}; the input takes {input.WorkMaxA:Current}, the rest is lost.");
-        if (r.PowerColdV > input.TrackMaxV)
+                $"At their best the strings give {r.Parallel * module.ImpA:Current}; the input takes {input.MaxCurrentA:Current}, the rest is lost.");
+        if (r.VmpColdV > input.TrackMaxV)
             yield return Finding.Of(FindingCode.PvAboveWindow, Severity.Note,
-                $"In the cold the modules work best at {r.PowerColdV:Voltage}, above the {input.TrackMaxV:Voltage} that the input follows.");
-        if (r.Parallel >= 3 && (r.Parallel - 1) * 1.25 * module.ShortA > module.SeriesFuseA && !fused)
+                $"In the cold the modules work best at {r.VmpColdV:Voltage}, above the {input.TrackMaxV:Voltage} that the input follows.");
+        if (r.Parallel >= 3 && (r.Parallel - 1) * 1.25 * module.IscA > module.SeriesFuseA && !fused)
             yield return Finding.Of(FindingCode.PvStringFuse, Severity.Stop,
                 $"{r.Parallel - 1} strings feed a faulty one with more than its {module.SeriesFuseA:Current} series fuse: fuse each string.");
     }

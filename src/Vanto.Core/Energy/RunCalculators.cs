@@ -133,7 +133,7 @@ public static class RunCalculators
             Modules = energyCase.Modules with { Count = 0 }
         }, cabin);
         var demand = energyCase with { AirconW = free.AirconW, Recorded = false, GiveUpSoc = i.Reserve };
-        var least = SystemSizing.Staircase(i.Batteries, i.Modules, kit => SystemSizing.Holds(
+        var least = SystemSizing.Staircase(i.Batteries, i.Modules, kit => SystemSizing.MeetsReserve(
             EnergySimulation.Run(demand with { Bank = Bank(i, kit.Batteries), Modules = demand.Modules with { Count = kit.Modules } }), i.Reserve));
         var result = new ResultBuilder().Step("E_u", "The unit takes", "Σ P·Δt with all the supply it wants", $"{i.Days} days", free.Ledger.AirconWh,
             QuantityKind.Energy, Citations.EnergyBalance);

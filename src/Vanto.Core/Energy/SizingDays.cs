@@ -46,7 +46,7 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day
             within = Phrase.Of($"{within}, {mass:Mass}");
         if (sizing.ChooseGenerator || inputs.Survey.Sources.Generator is { Fitted: true, AutoStart: true })
             within = Phrase.Of($"{within}, {sizing.MostGeneratorHours:Hours} of generator a week");
-        return Phrase.Of($"Hold at most {aim.HoldC:Temperature} from {aim.From:HourOfDay} to {aim.To:HourOfDay} and never fall under "
+        return Phrase.Of($"Hold at most {aim.SetpointC:Temperature} from {aim.From:HourOfDay} to {aim.To:HourOfDay} and never fall under "
             + $"{inputs.ReserveSoc:Fraction} of charge: {days}. Within {within}.");
     }
 
@@ -65,7 +65,7 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day
 }
 
 /// <summary>What holds in all days asked: by generator, set-point, modules and batteries.</summary>
-internal sealed record Held(bool[][][][] Maps)
+internal sealed record MeetingKits(bool[][][][] Maps)
 {
     /// <summary>The map of one generator at one set-point.</summary>
     public bool[][] At(int generator, int hold) => Maps[generator][hold];

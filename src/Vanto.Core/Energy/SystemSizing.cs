@@ -7,7 +7,7 @@ public readonly record struct KitSize(int Batteries, int Modules);
 /// One point that is feasible: what it holds, costs and weighs, its generator's rating (0 without) and hours a week in the worst days asked, whole
 /// hours upward.
 /// </summary>
-public sealed record KitPoint(double HoldC, int Batteries, int Modules, double Cost, double MassKg, double GeneratorW = 0, double GeneratorHours = 0);
+public sealed record KitPoint(double SetpointC, int Batteries, int Modules, double Cost, double MassKg, double GeneratorW = 0, double GeneratorHours = 0);
 
 /// <summary>
 /// The smallest kit from real steps, exactly: while no generator runs, the lowest charge of a run never falls with more batteries or more
@@ -52,7 +52,7 @@ public static class SystemSizing
     public static int[] Least(bool[][] map) => Array.ConvertAll(map, column => Array.IndexOf(column, true) is var b and >= 0 ? b + 1 : -1);
 
     /// <summary>Whether a run meets the aim: the charge never under the reserve, nothing shed, the unit never left out.</summary>
-    public static bool Holds(EnergyResult result, double reserveSoc) =>
+    public static bool MeetsReserve(EnergyResult result, double reserveSoc) =>
         result.MinSoc >= reserveSoc && result.CutOffHour is null && result.AirOffHour is null;
 
     /// <summary>
@@ -61,11 +61,11 @@ public static class SystemSizing
     /// </summary>
     public static IReadOnlyList<KitPoint> Frontier(IEnumerable<KitPoint> points)
     {
-        var sorted = points.OrderBy(p => p.Cost).ThenBy(p => p.MassKg).ThenBy(p => p.HoldC).ThenBy(p => p.GeneratorHours).ToList();
+        var sorted = points.OrderBy(p => p.Cost).ThenBy(p => p.MassKg).ThenBy(p => p.SetpointC).ThenBy(p => p.GeneratorHours).ToList();
         var kept = new List<KitPoint>();
         // What comes later is never cheaper, so only what is kept already can beat it.
         foreach (var p in sorted)
-            if (!kept.Any(k => k.MassKg <= p.MassKg && k.HoldC <= p.HoldC && k.GeneratorHours <= p.GeneratorHours))
+            if (!kept.Any(k => k.MassKg <= p.MassKg && k.SetpointC <= p.SetpointC && k.GeneratorHours <= p.GeneratorHours))
                 kept.Add(p);
         return kept;
     }

@@ -15,7 +15,7 @@ namespace Vanto.Core.Job;
 public sealed record JobDesign : DesignPart
 {
     /// <summary>Version of the job file's shape.</summary>
-    public const int CurrentVersion = 1;
+    public const int CurrentVersion = 2;
 
     public int Version { get; init; } = CurrentVersion;
     [Ask("Name of the rig", Longest = 80)] public string Name { get; init; } = "New rig";

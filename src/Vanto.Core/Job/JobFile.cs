@@ -29,7 +29,33 @@ public static partial class JobFile
     private static readonly JsonNodeOptions AnyCase = new() { PropertyNameCaseInsensitive = true };
     private static readonly JsonDocumentOptions Strict = new() { MaxDepth = Deepest, AllowDuplicateProperties = false };
 
-    /// <summary>Reads a design and checks all its values.</summary>
+    /// <summary>A job file with the names of today; one of this version comes back as it is.</summary>
+    /// <exception cref="InputException">Not JSON, or of a version that this Vanto does not know.</exception>
+    public static string BringUp(string text)
+    {
+        try
+        {
+            var node = JsonNode.Parse(text, AnyCase, Strict) as JsonObject
+                ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
+            return BringUp(node) ? node.ToJsonString(Json) : text;
+        }
+        catch (JsonException e)
+        {
+            throw new InputException(Fault(e));
+        }
+    }
+
+    private static bool BringUp(JsonObject node)
+    {
+        var version = node["version"] is JsonValue v && v.TryGetValue(out int number) ? number : 1;
+        if (version is < 1 or > JobDesign.CurrentVersion)
+            throw new InputException("version", $"{version}", $"This file has version {version}; this Vanto reads versions 1 to {JobDesign.CurrentVersion}.");
+        if (version < JobDesign.CurrentVersion)
+            JobFileVersions.BringUp(node, version);
+        return version < JobDesign.CurrentVersion;
+    }
+
+    /// <summary>Reads a design of any version and checks all its values.</summary>
     /// <exception cref="InputException">Not JSON, another version, a wrong type or a value out of range; the place is named.</exception>
     public static JobDesign Read(string text)
     {
@@ -37,8 +63,7 @@ public static partial class JobFile
         {
             var node = JsonNode.Parse(text, AnyCase, Strict) as JsonObject
                 ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
-            if (node["version"] is JsonValue v && v.TryGetValue(out int version) && version != JobDesign.CurrentVersion)
-                throw new InputException("version", $"{version}", $"This file has version {version}; this Vanto reads version {JobDesign.CurrentVersion}.");
+            BringUp(node);
             if (node["survey"] is null)
                 throw new InputException("survey", "nothing", "survey is missing: this is no job file.");
             var design = node.Deserialize<JobDesign>(Json)!;

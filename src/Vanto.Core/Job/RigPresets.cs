@@ -13,7 +13,7 @@ public static class RigPresets
             double air, double mass) => blank.Survey with
             {
                 Kind = kind,
-                Space = new SpaceDesign { LengthM = length, WidthM = width, HeightM = height, AirChangesPerHour = air, MassJm2K = mass },
+                Space = new SpaceDesign { LengthM = length, WidthM = width, HeightM = height, AirChangesPerHour = air, HeatCapacityJm2K = mass },
                 Roof = new SkinDesign { Preset = wall, Insulation = insulation, InsulationM = thickness },
                 Walls = new SkinDesign { Preset = wall, Insulation = insulation, InsulationM = thickness },
                 Floor = new SkinDesign { Preset = floor, Insulation = "xps", InsulationM = floorThickness },

@@ -8,7 +8,7 @@ namespace Vanto.Core.Load;
 internal static class AirFindings
 {
     /// <summary>All that apply.</summary>
-    public static IEnumerable<Finding> Of(SurveyDesign survey, LoadDesign design, SpaceDescription space, HeldLoad held, LoadDay day, SoakView soak)
+    public static IEnumerable<Finding> Of(SurveyDesign survey, LoadDesign design, SpaceDescription space, HeldAirLoad held, LoadDay day, SoakView soak)
     {
         var freshLs = 1000 * (space.AirChangesPerHour * space.VolumeM3 / 3600 + space.FreshAirM3s);
         var flame = survey.Cooking.Where(c => c.Kind == StoveKind.Propane).Select(c => c.PowerW).DefaultIfEmpty(0).Max();
@@ -18,7 +18,7 @@ internal static class AirFindings
             yield return stuffy;
         var at32 = soak.Hold.First(h => h.LimitC == 32).Minutes;
         if (survey.Occupants.Any(o => o.Alone) && at32 is < 60
-            && !(survey.Sources.Generator is { Fitted: true, AutoStart: true } || survey.Sources.Shore.Fitted))
+            && !(survey.Sources.Generator is { Fitted: true, AutoStart: true } || survey.Sources.Shore.PluggedIn))
             yield return Finding.Of(FindingCode.HoldAnimal, Severity.Stop,
                 $"Left alone, whoever is inside has {at32 ?? 0:Count} minutes until 32 °C once the unit stops, and there is no second source of power.");
         if (survey.Shades.Count > 0)

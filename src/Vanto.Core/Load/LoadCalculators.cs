@@ -64,7 +64,14 @@ public record BoxInput : DesignPart
                 Albedo = Albedo,
             },
             HeadingDeg = HeadingDeg,
-            Space = new SpaceDesign { LengthM = LengthM, WidthM = WidthM, HeightM = HeightM, AirChangesPerHour = AirChangesPerHour, MassJm2K = MassJm2K },
+            Space = new SpaceDesign
+            {
+                LengthM = LengthM,
+                WidthM = WidthM,
+                HeightM = HeightM,
+                AirChangesPerHour = AirChangesPerHour,
+                HeatCapacityJm2K = MassJm2K
+            },
             Roof = skin,
             Walls = skin,
             Windows = GlassM2 < 0.05 ? [] : [Glass(Side.Left), Glass(Side.Right)],
@@ -191,7 +198,7 @@ public static class LoadCalculators
     public static CalculationResult Headings(BoxInput i)
     {
         var space = i.Space();
-        var held = new HeldLoad(DesignDay.Steps(space.Weather, StepS));
+        HeldAirLoad held = new HeldAirLoad(DesignDay.Steps(space.Weather, StepS));
         var sweep = Enumerable.Range(0, 16).Select(k => (Heading: k * 22.5, held.Solve(space with { HeadingDeg = k * 22.5 }).PeakW)).ToList();
         var (best, worst) = (sweep.MinBy(s => s.PeakW), sweep.MaxBy(s => s.PeakW));
         var result = new ResultBuilder()

@@ -17,7 +17,7 @@ internal static class LoadMeasures
 
     /// <summary>All measures that help, the largest first, and those tried at once.</summary>
     public static (IReadOnlyList<LoadMeasure> Measures, MeasuresTogether? Together) Find(SurveyDesign survey, LoadDesign design, SpaceDescription space,
-        HeldLoad held, IReadOnlyList<HeadingLoad> rose)
+        HeldAirLoad held, IReadOnlyList<HeadingLoad> rose)
     {
         var start = held.Solve(space);
         var tried = design.Trying.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).ToHashSet();
@@ -42,7 +42,7 @@ internal static class LoadMeasures
         return (measures, together.Count < 2 ? null : Together(survey, design, start, held, together, measures));
     }
 
-    private static MeasuresTogether Together(SurveyDesign survey, LoadDesign design, LoadCurve start, HeldLoad held, List<Candidate> together,
+    private static MeasuresTogether Together(SurveyDesign survey, LoadDesign design, LoadCurve start, HeldAirLoad held, List<Candidate> together,
         List<LoadMeasure> measures)
     {
         var edit = together.Aggregate(DesignEdit.None, (all, c) => all.And(c.Edit));

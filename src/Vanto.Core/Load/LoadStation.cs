@@ -189,7 +189,7 @@ public sealed class LoadStation : Station<LoadAssessment>
     {
         var (rigDay, day) = RigDay.Of(survey, design);
         var space = rigDay.Space;
-        var held = new HeldLoad(DesignDay.Steps(space.Weather, SweepStepS));
+        HeldAirLoad held = new HeldAirLoad(DesignDay.Steps(space.Weather, SweepStepS));
         var rose = Rose(space, held);
         var (measures, together) = LoadMeasures.Find(survey, design, space, held, rose);
         var heating = HeatingLoad.Design(space with { WaterC = survey.Climate.WinterWaterC, GroundC = 10 }, design.HeatC, survey.Climate.WinterC,
@@ -239,7 +239,7 @@ public sealed class LoadStation : Station<LoadAssessment>
             [.. limits.Zip(minutes, (l, m) => new HoldMinutes(l, m))]);
     }
 
-    private static List<SpaceLoad> Spaces(SurveyDesign survey, LoadDesign design, HeldLoad held) =>
+    private static List<SpaceLoad> Spaces(SurveyDesign survey, LoadDesign design, HeldAirLoad held) =>
         survey.Further.Count == 0 ? [] : [.. SurveyedSpace.All(survey, design.SetpointC, design.HumidityPct).Select(s =>
         {
             var load = held.Solve(s.Space);
@@ -250,7 +250,7 @@ public sealed class LoadStation : Station<LoadAssessment>
         [.. survey.Stands.Select((stand, i) =>
         {
             var there = SurveyedSpace.Build(survey with { Place = stand.Place, HeadingDeg = stand.HeadingDeg }, design.SetpointC, design.HumidityPct);
-            var held = new HeldLoad(DesignDay.Steps(there.Weather, SweepStepS));
+            HeldAirLoad held = new HeldAirLoad(DesignDay.Steps(there.Weather, SweepStepS));
             var load = held.Solve(there);
             var best = Rose(there, held).MinBy(r => r.PeakW)!;
             return new StandLoad(stand.Place.Name.Length > 0 ? stand.Place.Name : $"stand {i + 2}", stand.From, stand.HeadingDeg, load.PeakW, load.PeakHour,
@@ -272,7 +272,7 @@ public sealed class LoadStation : Station<LoadAssessment>
 
     private static Cause Largest(LoadDay day) => Enum.GetValues<Cause>().MaxBy(c => day.ByCause[(int)c][day.PeakHour]);
 
-    private static List<HeadingLoad> Rose(SpaceDescription space, HeldLoad held) =>
+    private static List<HeadingLoad> Rose(SpaceDescription space, HeldAirLoad held) =>
         [.. Enumerable.Range(0, 16).Select(i => i * 22.5).Select(heading => new HeadingLoad(heading, held.Solve(space with { HeadingDeg = heading }).PeakW))];
 
     private static IEnumerable<Finding> Findings(SurveyDesign survey, SpaceDescription space, LoadDay day, List<HeadingLoad> rose,

@@ -77,7 +77,7 @@ public static class SurveyedSpace
                 SetpointRhPct = humidityPct,
                 VolumeM3 = part.Space.LengthM * part.Space.WidthM * part.Space.HeightM,
                 FloorM2 = part.Space.LengthM * part.Space.WidthM,
-                MassJm2K = part.Space.MassJm2K,
+                MassJm2K = part.Space.HeatCapacityJm2K,
                 AirChangesPerHour = part.Space.AirChangesPerHour * (survey.Motion == Motion.Driving ? DrivingAirFactor : 1),
                 FreshAirM3s = i == 0 ? FreshAir(survey, setpointC) : 0,
                 WaterC = survey.WaterC,

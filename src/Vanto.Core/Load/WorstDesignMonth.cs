@@ -25,7 +25,7 @@ public static class WorstDesignMonth
             var dry = weather.DryBulbC - cooler;
             var ratio = Math.Max(1e-4, MoistAir.RatioFromWetBulb(dry, Math.Min(dry, wet - WetBulbFallsWith * cooler), weather.PressurePa));
             var there = space with { Weather = weather with { Month = i + 1, Day = 21, DryBulbC = dry, HumidityRatioAtPeak = ratio } };
-            return new HeldLoad(DesignDay.Steps(there.Weather, StepS)).Solve(there).PeakW;
+            return new HeldAirLoad(DesignDay.Steps(there.Weather, StepS)).Solve(there).PeakW;
         })];
     }
 }

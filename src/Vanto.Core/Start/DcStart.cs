@@ -99,7 +99,7 @@ internal static class DcStart
             Outcome = holds && findings.All(f => f.Level != Severity.Stop) ? StartOutcome.Starts : StartOutcome.StartsButCannotRun,
             Cause = holds ? TripCause.None : TripCause.BatteryOverCurrent,
             Trace = precharge.Trace(bank.OpenCircuitVoltage(design.Soc)),
-            Bears = bank.HasManagementBoard ? BearingPoint.Of(BearingCurve.ManagementBoard, bank.ContinuousA) : [],
+            Bearing = bank.HasManagementBoard ? BearingPoint.Of(BearingCurve.ManagementBoard, bank.ContinuousA) : [],
             Neighbours = [.. others.Select(d => new StackedLoad(d.Name, d.PowerW, d.PowerW / bank.NominalVoltage, d.MayWait))],
             Remedies = [],
             Stacking = [],

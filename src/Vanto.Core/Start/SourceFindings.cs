@@ -13,7 +13,7 @@ internal static class SourceFindings
         var inverter = survey.Sources.Inverter;
         if (design.On == SourceChoice.Inverter)
         {
-            if (inverter.PeakW is { } peak && inverter.Bears.Count == 0)
+            if (inverter.PeakW is { } peak && inverter.Surge.Count == 0)
                 yield return Finding.Of(FindingCode.SourceSurgeTime, Severity.Caution,
                     $"{peak:ElectricPower} of peak say nothing without the time they last. What is typical of the class is taken; ask the maker for watts "
                         + $"and seconds.");

@@ -97,7 +97,7 @@ public sealed record StartAssessment : IStationResult
     public required StartOutcome Outcome { get; init; }
     public required TripCause Cause { get; init; }
     public required StartTrace Trace { get; init; }
-    public required IReadOnlyList<BearingPoint> Bears { get; init; }
+    public required IReadOnlyList<BearingPoint> Bearing { get; init; }
     public required IReadOnlyList<StackedLoad> Neighbours { get; init; }
 
     /// <summary>What the neighbours draw together.</summary>

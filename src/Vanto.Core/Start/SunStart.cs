@@ -48,7 +48,7 @@ internal static class SunStart
             Outcome = starts ? StartOutcome.Starts : StartOutcome.StartsButCannotRun,
             Cause = starts ? TripCause.None : TripCause.TooLittleSun,
             Trace = StartTrace.None,
-            Bears = [],
+            Bearing = [],
             Neighbours = [],
             Remedies = [],
             Stacking = [],

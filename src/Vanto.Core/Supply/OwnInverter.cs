@@ -12,15 +12,15 @@ public static class OwnInverter
     /// <exception cref="InputException">A point not above the rating, or a larger power borne no shorter.</exception>
     public static PowerSource Bearing(PowerSource source, InverterDesign inverter)
     {
-        if (inverter.Bears.Count == 0)
+        if (inverter.Surge.Count == 0)
             return source;
-        var points = inverter.Bears.Select((p, i) => (p.PowerW, p.Seconds, Row: i)).OrderBy(p => p.PowerW).ToList();
+        var points = inverter.Surge.Select((p, i) => (p.PowerW, p.Seconds, Row: i)).OrderBy(p => p.PowerW).ToList();
         foreach (var (power, _, row) in points.Where(p => p.PowerW <= inverter.RatedW))
-            throw new InputException($"survey.sources.inverter.bears[{row}].powerW", Phrase.Of($"{power:ElectricPower}"),
+            throw new InputException($"survey.sources.inverter.surge[{row}].powerW", Phrase.Of($"{power:ElectricPower}"),
                 Phrase.Of($"What it bears for a time lies above its rating of {inverter.RatedW:ElectricPower}; got {power:ElectricPower}."));
         for (var i = 1; i < points.Count; i++)
             if (points[i].Seconds >= points[i - 1].Seconds || points[i].PowerW <= points[i - 1].PowerW)
-                throw new InputException($"survey.sources.inverter.bears[{points[i].Row}].seconds", Phrase.Of($"{points[i].Seconds:Seconds}"),
+                throw new InputException($"survey.sources.inverter.surge[{points[i].Row}].seconds", Phrase.Of($"{points[i].Seconds:Seconds}"),
                     Phrase.Of(
                         $"{points[i].PowerW:ElectricPower} must be borne for less than the {points[i - 1].Seconds:Seconds} of "
                             + $"{points[i - 1].PowerW:ElectricPower}."));

@@ -46,7 +46,7 @@ public static class SourceBuilder
                             + $"{sources.Generator.MaximumW:ElectricPower}."));
                 return PowerSource.OfGenerator(sources.Generator.Kind, sources.Generator.OutputV, sources.Generator.RatedW * left,
                     sources.Generator.MaximumW * left);
-            case SourceChoice.Shore when sources.Shore.Fitted:
+            case SourceChoice.Shore when sources.Shore.PluggedIn:
                 var shore = PowerSource.OfShore(sources.Shore.Volts, sources.Shore.BreakerA,
                     sources.Shore.Volts < 150 ? BreakerFamily.NorthAmerican : BreakerFamily.IecC);
                 return shore with { Impedance = shore.Impedance + Conductors.LoopOhm(sources.Shore.CableM, sources.Shore.CableMm2, 30) };

@@ -84,7 +84,7 @@ public sealed record InverterDesign : DesignPart
     public double? PeakW { get; init; }
 
     /// <summary>What its maker says it bears; where there is any, it replaces the class's typical curve.</summary>
-    [Ask("It bears, by its maker")] public IReadOnlyList<BearDesign> Bears { get; init; } = [];
+    [Ask("It bears, by its maker")] public IReadOnlyList<SurgeDesign> Surge { get; init; } = [];
 
     /// <summary>Its maker's efficiency table; from two points on, the losses are fitted to it.</summary>
     [Ask("Its efficiency, by its maker")] public IReadOnlyList<EfficiencyDesign> Efficiency { get; init; } = [];
@@ -95,7 +95,7 @@ public sealed record InverterDesign : DesignPart
 }
 
 /// <summary>Watts that an inverter bears for a time.</summary>
-public sealed record BearDesign : DesignPart
+public sealed record SurgeDesign : DesignPart
 {
     [Field(QuantityKind.ElectricPower, 100, 90000, Label = "Bears")] public double PowerW { get; init; } = 4000;
     [Field(QuantityKind.Seconds, 0.01, 7200, Label = "for")] public double Seconds { get; init; } = 5;
@@ -129,7 +129,7 @@ public sealed record GeneratorDesign : DesignPart
 /// <summary>Shore power.</summary>
 public sealed record ShoreDesign : DesignPart
 {
-    [Ask("Plugged in at this place")] public bool Fitted { get; init; }
+    [Ask("Plugged in at this place")] public bool PluggedIn { get; init; }
     [Field(QuantityKind.Voltage, 100, 250, Label = "Voltage")] public double Volts { get; init; } = 120;
     [Field(QuantityKind.Current, 2, 125, Label = "Breaker")] public double BreakerA { get; init; } = 30;
     [Field(QuantityKind.Length, 0, 200, Label = "Cable, one way")] public double CableM { get; init; } = 8;
@@ -148,12 +148,12 @@ public sealed record ModulesDesign : DesignPart
     [Ask("Mounted")] public ModuleMounting Mounting { get; init; } = ModuleMounting.LittleRearAir;
     [Ask("Cells' heat is taken")] public CellModel CellModel { get; init; } = CellModel.Mounting;
     [Field(QuantityKind.Temperature, 35, 60, Label = "NOCT on the plate")] public double NoctC { get; init; } = 45;
-    [Field(QuantityKind.Voltage, 5, 100, Label = "Open-circuit voltage of one")] public double OpenV { get; init; } = 24.3;
-    [Field(QuantityKind.Voltage, 5, 90, Label = "Voltage at most power")] public double PowerV { get; init; } = 20.4;
-    [Field(QuantityKind.Current, 0.5, 30, Label = "Short-circuit current")] public double ShortA { get; init; } = 10.3;
-    [Field(QuantityKind.Current, 0.5, 30, Label = "Current at most power")] public double PowerA { get; init; } = 9.8;
+    [Field(QuantityKind.Voltage, 5, 100, Label = "Open-circuit voltage of one")] public double VocV { get; init; } = 24.3;
+    [Field(QuantityKind.Voltage, 5, 90, Label = "Voltage at most power")] public double VmpV { get; init; } = 20.4;
+    [Field(QuantityKind.Current, 0.5, 30, Label = "Short-circuit current")] public double IscA { get; init; } = 10.3;
+    [Field(QuantityKind.Current, 0.5, 30, Label = "Current at most power")] public double ImpA { get; init; } = 9.8;
     [Field(QuantityKind.Number, -0.006, -0.001, Label = "Open-circuit voltage, share a kelvin", Help = "−0.27 %/K is −0.0027")]
-    public double OpenPerK { get; init; } = -0.0027;
+    public double VocPerK { get; init; } = -0.0027;
     [Field(QuantityKind.Current, 5, 60, Label = "Largest series fuse")] public double SeriesFuseA { get; init; } = 20;
     [Field(QuantityKind.SmallLength, 0.2, 2.6, Label = "Length of one")] public double LengthM { get; init; } = 1.49;
     [Field(QuantityKind.SmallLength, 0.2, 1.5, Label = "Width of one")] public double WidthM { get; init; } = 0.67;
@@ -173,8 +173,8 @@ public sealed record ControllerDesign : DesignPart
     [Field(QuantityKind.Voltage, 5, 1000, Label = "Starts at", Help = "battery controllers: highest battery voltage and 5 V")]
     public double MinV { get; init; } = 19.4;
     [Field(QuantityKind.Voltage, 10, 1400, Label = "Follows the modules up to")] public double TrackMaxV { get; init; } = 145;
-    [Field(QuantityKind.Current, 1, 500, Label = "Short-circuit current, at most")] public double ShortMaxA { get; init; } = 60;
-    [Field(QuantityKind.Current, 1, 500, Label = "Working current, at most")] public double WorkMaxA { get; init; } = 50;
+    [Field(QuantityKind.Current, 1, 500, Label = "Short-circuit current, at most")] public double MaxIscA { get; init; } = 60;
+    [Field(QuantityKind.Current, 1, 500, Label = "Working current, at most")] public double MaxCurrentA { get; init; } = 50;
 }
 
 /// <summary>Something on the roof that modules keep clear of.</summary>

@@ -48,5 +48,6 @@ public static class SourceCatalogue
     private static IEnumerable<SourceEntry> Pedestals() =>
         from pedestal in new[] { (Volts: 120.0, Amperes: 15.0), (120, 20), (120, 30), (120, 50), (230, 6), (230, 10), (230, 16), (230, 32) }
         select new SourceEntry($"shore-{pedestal.Volts:0}-{pedestal.Amperes:0}", "shore", Phrase.Of($"{pedestal.Volts:Voltage}, {pedestal.Amperes:Current}"),
-            s => s with { Sources = s.Sources with { Shore = s.Sources.Shore with { Fitted = true, Volts = pedestal.Volts, BreakerA = pedestal.Amperes } } });
+            s =>
+                s with { Sources = s.Sources with { Shore = s.Sources.Shore with { PluggedIn = true, Volts = pedestal.Volts, BreakerA = pedestal.Amperes } } });
 }

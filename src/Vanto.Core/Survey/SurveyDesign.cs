@@ -91,7 +91,7 @@ public sealed record SpaceDesign : DesignPart
     public double AirChangesPerHour { get; init; } = 1;
     [Field(QuantityKind.HeatCapacity, 5000, 400000, Label = "Weight of the fittings as heat store",
         Help = "bare van 15,000; fitted 40,000; boat 70,000; earth walls 150,000")]
-    public double MassJm2K { get; init; } = 40000;
+    public double HeatCapacityJm2K { get; init; } = 40000;
 }
 
 /// <summary>One skin: a preset with its insulation, or layers of one's own.</summary>

@@ -34,5 +34,5 @@ public static class SurveyEdits
 
     /// <summary>Another inverter of a rating in this one's place: what its maker said of the old one goes with it.</summary>
     public static InverterDesign Replaced(this InverterDesign inverter, double ratedW) =>
-        inverter with { RatedW = ratedW, IdleW = null, LabelVa = null, PeakW = null, Bears = [], Efficiency = [] };
+        inverter with { RatedW = ratedW, IdleW = null, LabelVa = null, PeakW = null, Surge = [], Efficiency = [] };
 }

@@ -110,7 +110,7 @@ public sealed class SurveyStation : Station<SurveyAssessment>
             yield return Finding.Of(FindingCode.DesignExtreme, Severity.Note,
                 $"Many outdoor units end at 46 to 50 °C; the design day reaches {survey.Place.DryBulbC:Temperature}. Check the plate.");
         var sources = survey.Sources;
-        if (!sources.Battery.Fitted && !sources.Generator.Fitted && !sources.Shore.Fitted && sources.Modules.Count == 0)
+        if (!sources.Battery.Fitted && !sources.Generator.Fitted && !sources.Shore.PluggedIn && sources.Modules.Count == 0)
             yield return Finding.Of(FindingCode.SourcesNone, Severity.Caution, $"No source is on board: Start and Energy have nothing to run on.");
         if (sources.Battery.Fitted && SourceBuilder.Bank(sources.Battery).JudgeCold() is { } cold)
             yield return cold;

@@ -62,7 +62,7 @@ public static class CalculatorEndpoints
             }
             try
             {
-                JsonPath.Set(inputs, "/" + key, TypedFields.Parse(field, key, text ?? "", request.Units, request.DecimalComma));
+                DesignPath.Set(inputs, "/" + key, TypedFields.Parse(field, key, text ?? "", request.Units, request.DecimalComma));
             }
             catch (InputException e)
             {

@@ -160,7 +160,7 @@ public static class DemoRigs
 
     /// <summary>Large modules of an invented plate.</summary>
     private static ModulesDesign Large(int count) =>
-        new() { Count = count, RatedW = 395, OpenV = 36.9, PowerV = 31, ShortA = 13.6, PowerA = 12.75, LengthM = 1.722, WidthM = 1.134 };
+        new() { Count = count, RatedW = 395, VocV = 36.9, VmpV = 31, IscA = 13.6, ImpA = 12.75, LengthM = 1.722, WidthM = 1.134 };
 
     private static JobDesign Marigold()
     {
@@ -203,7 +203,7 @@ public static class DemoRigs
                     Battery = new BatteryDesign { NominalV = 48, BlockAh = 100, Blocks = 3, CapacityLeft = 0.9, TemperatureC = 30, FuseInterruptsA = 20000 },
                     Inverter = new InverterDesign { RatedW = 3000, OutputV = 120 },
                     Modules = Large(6) with { Series = 3 },
-                    Controller = new ControllerDesign { Known = true, MaxV = 150, MinV = 33, TrackMaxV = 145, ShortMaxA = 60, WorkMaxA = 50 },
+                    Controller = new ControllerDesign { Known = true, MaxV = 150, MinV = 33, TrackMaxV = 145, MaxIscA = 60, MaxCurrentA = 50 },
                     OnRoof = new RoofDesign
                     {
                         Obstacles = [
@@ -214,7 +214,7 @@ public static class DemoRigs
             },
             Unit = new UnitDesign { Chosen = "MS-12-120" },
             Start = new StartDesign { CableM = 7, CableMm2 = 3.31 },
-            Energy = new EnergyDesign { HoldC = 25, OtherwiseC = 27, StartSoc = 0.9, Sizing = new SizingDesign { MostModules = 6 } },
+            Energy = new EnergyDesign { SetpointC = 25, OtherwiseC = 27, StartSoc = 0.9, Sizing = new SizingDesign { MostModules = 6 } },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }
@@ -266,7 +266,7 @@ public static class DemoRigs
                 },
             },
             Unit = new UnitDesign { Chosen = "DR-20-12" },
-            Energy = new EnergyDesign { HoldC = 24, From = 12, To = 22, OtherwiseC = 26, StartHour = 9, StartSoc = 0.95 },
+            Energy = new EnergyDesign { SetpointC = 24, From = 12, To = 22, OtherwiseC = 26, StartHour = 9, StartSoc = 0.95 },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }
@@ -337,7 +337,7 @@ public static class DemoRigs
             },
             Load = new LoadDesign { SetpointC = 25, HumidityPct = 55 },
             Unit = new UnitDesign { Chosen = "MS-26-230", InletRiseK = 2 },
-            Energy = new EnergyDesign { HoldC = 25, From = 21, To = 8, OtherwiseC = 27, StartSoc = 0.9 },
+            Energy = new EnergyDesign { SetpointC = 25, From = 21, To = 8, OtherwiseC = 27, StartSoc = 0.9 },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }
@@ -353,7 +353,7 @@ public static class DemoRigs
                 Place = SaltpanFlat,
                 Climate = SaltpanYear,
                 HeadingDeg = 0,
-                Space = rig.Survey.Space with { LengthM = 6, WidthM = 4, HeightM = 2.5, AirChangesPerHour = 0.4, MassJm2K = 120000 },
+                Space = rig.Survey.Space with { LengthM = 6, WidthM = 4, HeightM = 2.5, AirChangesPerHour = 0.4, HeatCapacityJm2K = 120000 },
                 Walls = rig.Survey.Walls with { Preset = "earth", InsulationM = 0.060, Insulation = "cork", Paint = "earth" },
                 Roof = rig.Survey.Roof with { InsulationM = 0.120, Paint = "white-aged" },
                 Windows = [new WindowDesign { Name = "north light", Side = Side.Front, WidthM = 0.9, HeightM = 0.6, Glazing = "double", Cover = "none" }],
@@ -364,13 +364,13 @@ public static class DemoRigs
                     Battery = new BatteryDesign { Fitted = false },
                     Inverter = new InverterDesign { Fitted = false },
                     Modules = Large(7) with { Mounting = ModuleMounting.WellCooled, Series = 7 },
-                    Controller = new ControllerDesign { Known = true, MaxV = 400, MinV = 90, TrackMaxV = 380, ShortMaxA = 15, WorkMaxA = 12 },
+                    Controller = new ControllerDesign { Known = true, MaxV = 400, MinV = 90, TrackMaxV = 380, MaxIscA = 15, MaxCurrentA = 12 },
                 },
             },
             Load = new LoadDesign { SetpointC = 18, HumidityPct = 45 },
             Unit = new UnitDesign { Chosen = "PH-24-240", School = SizingSchool.OversizedOnPurpose, InletRiseK = 1 },
             Start = new StartDesign { On = SourceChoice.Sun },
-            Energy = new EnergyDesign { HoldC = 18, From = 9, To = 17, OtherwiseC = 18, StartHour = 6 },
+            Energy = new EnergyDesign { SetpointC = 18, From = 9, To = 17, OtherwiseC = 18, StartHour = 6 },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }
@@ -411,7 +411,7 @@ public static class DemoRigs
             },
             Unit = new UnitDesign { Chosen = "RT-11-115" },
             Start = new StartDesign { On = SourceChoice.Generator, Remedy = StartRemedy.SoftStarter, Reduction = 0.65, CableM = 6 },
-            Energy = new EnergyDesign { HoldC = 25, From = 12, To = 21, OtherwiseC = 27, StartHour = 8 },
+            Energy = new EnergyDesign { SetpointC = 25, From = 12, To = 21, OtherwiseC = 27, StartHour = 8 },
             Handover = new HandoverDesign
             {
                 Firm = Firm,

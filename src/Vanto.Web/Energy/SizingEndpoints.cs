@@ -69,7 +69,7 @@ public static class SizingEndpoints
     {
         try
         {
-            var search = KitSearchOf.Rig(view.Design) ?? throw new InputException("unit", "", "The stations before Energy have a fault; mend it first.");
+            var search = RigKitSearch.Rig(view.Design) ?? throw new InputException("unit", "", "The stations before Energy have a fault; mend it first.");
             say("result", search(new Told(p => say("progress", p)), stop));
         }
         catch (InputException e)

@@ -98,7 +98,7 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         if (merged && await Conflict(id, patch, values, root, stored, before) is { } conflict)
             return (null, conflict);
         foreach (var (path, value) in values)
-            JsonPath.Set(root, path, value);
+            DesignPath.Set(root, path, value);
         var design = JobFile.Read(root.ToJsonString());
         var old = cache.Of(id, stored.Revision, before, records);
         var now = cache.WorkOut(id, design, records, old);
@@ -123,7 +123,7 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
             return null;
         var (before, records) = await Read(stored);
         var text = JobFile.Write(change(before));
-        return await Next(id, stored, text, records, new RevisionDraft(text, [JsonPath.Field(path)], client, label, clock.GetUtcNow()), file);
+        return await Next(id, stored, text, records, new RevisionDraft(text, [DesignPath.Field(path)], client, label, clock.GetUtcNow()), file);
     });
 
     /// <summary>Returns to an earlier revision by a new one.</summary>
@@ -193,7 +193,7 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
     {
         if (change is null)
             throw new InputException($"changes[{index}]", "nothing", $"changes[{index}] is missing");
-        var path = JsonPath.Field(change.Path);
+        var path = DesignPath.Field(change.Path);
         var field = TypedFields.Find(JobFile.Fields, path);
         if (change.Text is { } text)
             return (path, field is null
@@ -212,9 +212,10 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         JobDesign design)
     {
         var others = patch.BaseRevision > stored.Revision ? [EverythingChanged] : await log.PathsSince(id, patch.BaseRevision, patch.Client);
-        var fields = values.Where(v => others.Any(o => o == EverythingChanged || JsonPath.Overlap(v.Path, o)))
-            .Where(v => !JsonNode.DeepEquals(v.Value, JsonPath.Get(root, v.Path)))
-            .Select(v => new ConflictField(v.Path, TypedFields.Find(JobFile.Fields, v.Path)?.Label ?? v.Path, v.Value, JsonPath.Get(root, v.Path)?.DeepClone()))
+        var fields = values.Where(v => others.Any(o => o == EverythingChanged || DesignPath.Overlap(v.Path, o)))
+            .Where(v => !JsonNode.DeepEquals(v.Value, DesignPath.Get(root, v.Path)))
+            .Select(
+                v => new ConflictField(v.Path, TypedFields.Find(JobFile.Fields, v.Path)?.Label ?? v.Path, v.Value, DesignPath.Get(root, v.Path)?.DeepClone()))
             .ToList();
         return fields.Count == 0 ? null : new ConflictView(stored.Revision, fields, design);
     }

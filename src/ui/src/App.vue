@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onMounted, onUnmounted, ref } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { ref } from 'vue';
 import KeyHelp from './parts/KeyHelp.vue';
 import { isTyping } from './parts/keys';
 import { switchScheme, switchUnits } from './parts/settings';
@@ -13,8 +14,7 @@ function onKey(event: KeyboardEvent): void {
   else if (event.key === '?') help.value = !help.value;
 }
 
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useEventListener('keydown', onKey);
 </script>
 
 <template>

@@ -135,12 +135,12 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
         Screen.Into(_screen.See("#option-name"), "as bought");
         _screen.Press("keep", "[data-options]");
         _screen.See("[data-options] thead", "as bought");
-        _screen.Type("/energy/holdC", "27");
+        _screen.Type("/energy/setpointC", "27");
         _screen.See("[data-options]", "−");
         _screen.Press("compare with", "[data-options]");
         _screen.See("[data-options]", "compared with");
         _screen.Press("adopt", "[data-options]");
-        _screen.Until(() => Value("/energy/holdC") != "27", "the option is adopted");
+        _screen.Until(() => Value("/energy/setpointC") != "27", "the option is adopted");
         _screen.Saved();
         _screen.IsAccessible();
         _screen.IsClean();

@@ -27,13 +27,13 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
         Screen.Unfold("Inverter, as its maker describes it");
         Screen.Type("/survey/sources/inverter/peakW", "6000");
         Screen.Press("one more point that it bears");
-        Screen.Type("/survey/sources/inverter/bears/0/powerW", "2000");
+        Screen.Type("/survey/sources/inverter/surge/0/powerW", "2000");
         Screen.OpenRig("Marigold", "start");
         Screen.See("main.station", "above its rating");
         Screen.OpenRig("Marigold", "survey");
         Screen.Unfold("Inverter, as its maker describes it");
-        Screen.Type("/survey/sources/inverter/bears/0/powerW", "9 kW");
-        Screen.Type("/survey/sources/inverter/bears/0/seconds", "3");
+        Screen.Type("/survey/sources/inverter/surge/0/powerW", "9 kW");
+        Screen.Type("/survey/sources/inverter/surge/0/seconds", "3");
         Screen.Saved();
         Screen.IsAccessible();
         Screen.OpenRig("Marigold", "start");

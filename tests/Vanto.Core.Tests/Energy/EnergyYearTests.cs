@@ -92,17 +92,17 @@ public class EnergyYearTests
         };
         var ahead = Assessor.Assess(sunny with { Energy = sunny.Energy with { PreCoolK = 3, StartHour = 8 } }).Energy!;
         ahead.Ledger.AirconWh.ShouldBeGreaterThan(Assessor.Assess(sunny with { Energy = sunny.Energy with { StartHour = 8 } }).Energy!.Ledger.AirconWh);
-        ahead.Series.CabinC.Min().ShouldBeLessThan(Van.Energy.HoldC - 0.5);
+        ahead.Series.CabinC.Min().ShouldBeLessThan(Van.Energy.SetpointC - 0.5);
     }
 
     [Fact]
     public void Hours_have_set_points_of_their_own_and_dry_ones_run_low()
     {
         EnergyAssessment Day(params SetpointDesign[] own) => Assessor.Assess(Van with { Energy = Van.Energy with { Setpoints = own } }).Energy!;
-        var cool = Day(new SetpointDesign { From = 12, To = 16, HoldC = 21 });
+        var cool = Day(new SetpointDesign { From = 12, To = 16, SetpointC = 21 });
         var at = Array.FindIndex(cool.Series.Hour, h => h is > 14 and < 15);
         cool.Series.SetC[at].ShouldBe(21);
-        var dry = Day(new SetpointDesign { From = 12, To = 16, HoldC = 21, Dry = true });
+        var dry = Day(new SetpointDesign { From = 12, To = 16, SetpointC = 21, Dry = true });
         dry.Series.AirconW[at].ShouldBeLessThanOrEqualTo(cool.Series.AirconW[at]);
         dry.Series.CabinC[at].ShouldBeGreaterThanOrEqualTo(cool.Series.CabinC[at]);
     }
@@ -156,7 +156,7 @@ public class EnergyYearTests
             Name = "lean",
             Chosen = "MS-09-120",
             Start = Van.Start,
-            Energy = Van.Energy with { HoldC = Van.Energy.HoldC + 2 },
+            Energy = Van.Energy with { SetpointC = Van.Energy.SetpointC + 2 },
             Sources = Van.Survey.Sources
         };
         var view = OptionsTable.Of(Van with { Options = [lean], Baseline = "lean" }, null);

@@ -68,7 +68,7 @@ public class EquipmentCostTests
             },
         };
         var unit = UnitCatalogue.Find("MS-09-120")!;
-        var result = KitSearchOf.Rig(design)!(null, default);
+        var result = RigKitSearch.Rig(design)!(null, default);
         foreach (var point in result.Frontier)
         {
             var sources = design.Survey.Sources with

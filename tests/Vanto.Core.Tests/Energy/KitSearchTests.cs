@@ -16,7 +16,7 @@ public class KitSearchTests
     };
 
     private static SizingResult Search(JobDesign design, IProgress<SizingProgress>? progress = null, CancellationToken stop = default) =>
-        KitSearchOf.Rig(design)!(progress, stop);
+        RigKitSearch.Rig(design)!(progress, stop);
 
     private sealed class Heard : IProgress<SizingProgress>
     {
@@ -48,7 +48,12 @@ public class KitSearchTests
                         Inverter = Van.Survey.Sources.Inverter with { RatedW = result.Inverter!.RatedW, IdleW = null }
                     }
                 },
-                Energy = Van.Energy with { HoldC = point.Kit.HoldC, OtherwiseC = Van.Energy.OtherwiseC + point.Kit.HoldC - Van.Energy.HoldC, StartSoc = 1 },
+                Energy = Van.Energy with
+                {
+                    SetpointC = point.Kit.SetpointC,
+                    OtherwiseC = Van.Energy.OtherwiseC + point.Kit.SetpointC - Van.Energy.SetpointC,
+                    StartSoc = 1
+                },
             };
             var day = Assessor.Assess(adopted).Energy!;
             day.MinSoc.ShouldBeGreaterThanOrEqualTo(Van.Start.ReserveSoc);
@@ -176,7 +181,7 @@ public class KitSearchTests
         result.Frontier.ShouldContain(p => p.Kit.GeneratorW > 0);
         result.Frontier.Where(p => p.Kit.GeneratorW == 0).ShouldAllBe(p => p.Kit.GeneratorHours == 0 && p.FuelLitresAWeek == 0);
         foreach (var p in result.Frontier)
-            result.Frontier.ShouldNotContain(q => q != p && q.Kit.Cost <= p.Kit.Cost && q.Kit.MassKg <= p.Kit.MassKg && q.Kit.HoldC <= p.Kit.HoldC
+            result.Frontier.ShouldNotContain(q => q != p && q.Kit.Cost <= p.Kit.Cost && q.Kit.MassKg <= p.Kit.MassKg && q.Kit.SetpointC <= p.Kit.SetpointC
                 && q.Kit.GeneratorHours <= p.Kit.GeneratorHours);
         // The map without one is the map of a rig that may not buy any.
         result.Maps[0].Least.ShouldBe(Search(WithSizing(s => s with { WarmerK = 0 })).Maps[0].Least);

@@ -75,7 +75,7 @@ public class LimitedPowerTests
         var night = Ample with
         {
             Survey = Ample.Survey with { Place = Ample.Survey.Place with { NightLowC = 28 } },
-            Energy = Van.Energy with { HoldC = 24, From = 22, To = 7 }
+            Energy = Van.Energy with { SetpointC = 24, From = 22, To = 7 }
         };
         var drift = Of(night).Drift!;
         drift.SavedWh.ShouldBeGreaterThan(0);

@@ -30,10 +30,10 @@ public class PvStringsTests
     {
         var (m, i) = Of(module, input);
         var r = PvStrings.Check(m, i, series, parallel, lowest, hot);
-        r.OpenColdV.ShouldBe(cold, cold * 1e-5);
-        r.OpenTableV.ShouldBe(table, table * 1e-5);
-        r.PowerHotV.ShouldBe(hotV, hotV * 1e-5);
-        r.ShortA.ShouldBe(shortA, 1e-9);
+        r.VocColdV.ShouldBe(cold, cold * 1e-5);
+        r.VocTableV.ShouldBe(table, table * 1e-5);
+        r.VmpHotV.ShouldBe(hotV, hotV * 1e-5);
+        r.IscA.ShouldBe(shortA, 1e-9);
         r.ConductorA.ShouldBe(conductor, 1e-3);
         r.Findings.Select(f => f.Code).ShouldBe(codes.Split(' ', StringSplitOptions.RemoveEmptyEntries));
     }
@@ -44,7 +44,7 @@ public class PvStringsTests
         var van = NewcomersVan.With(s => s with
         {
             Modules = s.Modules with { Count = 24, Series = 4, StringsFused = true },
-            Controller = new ControllerDesign { Known = true, ShortMaxA = 500, WorkMaxA = 500 }
+            Controller = new ControllerDesign { Known = true, MaxIscA = 500, MaxCurrentA = 500 }
         });
         var shown = Assessor.Assess(van).Energy!.Array;
         var module = new PvModule(200, 24.3, 20.4, 10.3, 9.8);
@@ -67,9 +67,9 @@ public class PvStringsTests
         PvStrings.ColdFactor(lowest).ShouldBe(table);
         foreach (var (perK, factor) in new[] { (-0.0027, gentle), (-0.0035, steep) })
         {
-            var r = PvStrings.Check(Large with { OpenPerK = perK }, Hybrid, 1, 1, lowest, 70);
-            (r.OpenColdV / Large.OpenV).ShouldBe(factor, 1e-9);
-            (r.OpenTableV / Large.OpenV).ShouldBe(table, 1e-9);
+            var r = PvStrings.Check(Large with { VocPerK = perK }, Hybrid, 1, 1, lowest, 70);
+            (r.VocColdV / Large.VocV).ShouldBe(factor, 1e-9);
+            (r.VocTableV / Large.VocV).ShouldBe(table, 1e-9);
             factor.ShouldBeLessThan(table);
         }
     }
@@ -113,7 +113,7 @@ public class PvStringsTests
     {
         PvStrings.Check(Large, Controller with { MaxV = 125 }, 3, 2, -10, 70).Findings.ShouldContain(f => f.Code == "pv.voltage-table");
         PvStrings.Check(Large, Controller with { MaxV = 128 }, 3, 2, -10, 70).Findings.ShouldContain(f => f.Code == "pv.voltage-near");
-        PvStrings.Check(Large, Controller with { ShortMaxA = 20 }, 3, 2, -10, 70).Findings.ShouldContain(f => f.Code == "pv.isc");
+        PvStrings.Check(Large, Controller with { MaxIscA = 20 }, 3, 2, -10, 70).Findings.ShouldContain(f => f.Code == "pv.isc");
         PvStrings.Check(Large, Controller with { TrackMaxV = 100 }, 3, 2, -10, 70).Findings.ShouldContain(f => f.Code == "pv.above-window");
         PvStrings.Check(Large, Controller, 2, 3, 5, 75, stringsFused: true).Findings.ShouldNotContain(f => f.Code == "pv.string-fuse");
     }

@@ -49,7 +49,7 @@ public class SystemSizingTests
         {
             var bank = new BatteryBank(Chemistry.Lfp, 16, 100 * kit.Batteries, ageCapacity: aged ? 0.8 : 1, ageResistance: aged ? 1.5 : 1,
                 extraResistance: 0.006 / kit.Batteries);
-            return SystemSizing.Holds(EnergySimulation.Run(_case with { Bank = bank, Modules = _case.Modules with { Count = kit.Modules } }), Reserve);
+            return SystemSizing.MeetsReserve(EnergySimulation.Run(_case with { Bank = bank, Modules = _case.Modules with { Count = kit.Modules } }), Reserve);
         }
     }
 
@@ -112,7 +112,8 @@ public class SystemSizingTests
                 least.Select((b, a) => (b, a)).Where(x => x.b > 0).Select(x => new KitPoint(night, x.b, x.a, 190 * x.a + 1400 * x.b, 21 * x.a + 48 * x.b)));
         }
         points.Count.ShouldBe(52);
-        SystemSizing.Frontier(points).OrderBy(p => p.HoldC).ThenBy(p => p.MassKg).Select(p => $"{p.HoldC} {p.Modules} {p.Batteries} {p.Cost} {p.MassKg}")
+        SystemSizing.Frontier(points).OrderBy(p => p.SetpointC).ThenBy(p => p.MassKg)
+            .Select(p => $"{p.SetpointC} {p.Modules} {p.Batteries} {p.Cost} {p.MassKg}")
             .ShouldBe(["24 12 3 6480 396", "25 10 3 6100 354", "26 11 2 4890 327", "27 7 3 5530 291", "27 10 2 4700 306"]);
     }
 

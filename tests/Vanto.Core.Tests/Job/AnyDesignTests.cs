@@ -74,7 +74,7 @@ public class AnyDesignTests
             Answer(() => LimitedPowerStudy.Of(inputs)),
             Answer(() => StartStudy.Of(design.Survey, design.Start, unit.Unit)),
             Answer(() => OptionsTable.Of(design with { Options = [.. design.Options.Take(2)] }, null)),
-            Answer(() => KitSearchOf.Rig(design with {
+            Answer(() => RigKitSearch.Rig(design with {
                 Energy = design.Energy with { Sizing = design.Energy.Sizing with { MostBatteries = 3, MostModules = 3, Days = 1 } } })?.Invoke(null, default)),
             design.Survey.Climate.Months.Count == 12 ? Answer(() => EnergyStretch.Of(inputs, SeasonRun.Made(design.Survey), "made")) : null,
         ];

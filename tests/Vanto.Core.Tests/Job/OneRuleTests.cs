@@ -51,7 +51,7 @@ public class OneRuleTests
     [Fact]
     public void The_search_buys_for_the_motor_that_was_measured()
     {
-        var shore = new ShoreDesign { Fitted = true, BreakerA = 50 };
+        var shore = new ShoreDesign { PluggedIn = true, BreakerA = 50 };
         var sources = Van.Survey.Sources with
         {
             Shore = shore,

@@ -19,7 +19,7 @@ public class ProposalTests
     {
         var kept = Done(Van, Proposals.KeepOption(Van, "  as it was "));
         kept.Options.Single().Name.ShouldBe("as it was");
-        var changed = kept with { Energy = kept.Energy with { HoldC = 29 }, Unit = kept.Unit with { Chosen = "RT-13-115" } };
+        var changed = kept with { Energy = kept.Energy with { SetpointC = 29 }, Unit = kept.Unit with { Chosen = "RT-13-115" } };
         JobFile.Write(Done(changed, Proposals.AdoptOption(changed, "as it was"))).ShouldBe(JobFile.Write(kept));
         JobFile.Write(Done(kept, Proposals.DropOption(kept, "as it was"))).ShouldBe(JobFile.Write(Van));
     }

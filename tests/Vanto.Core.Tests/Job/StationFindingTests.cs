@@ -40,7 +40,7 @@ public class StationFindingTests
     private static readonly JobDesign HotNight = Place(Van, p => p with { DryBulbC = 42, NightLowC = 30 });
 
     private static JobDesign Shore(double amperes, string unit, Func<StartDesign, StartDesign>? start = null) =>
-        Sources(Van, s => s with { Shore = new ShoreDesign { Fitted = true, Volts = 120, BreakerA = amperes } }) with
+        Sources(Van, s => s with { Shore = new ShoreDesign { PluggedIn = true, Volts = 120, BreakerA = amperes } }) with
         {
             Unit = Van.Unit with { Chosen = unit },
             Start = (start ?? (s => s))(Van.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.None }),
@@ -237,7 +237,7 @@ public class StationFindingTests
     [Fact]
     public void A_breaker_that_may_trip_at_the_start()
     {
-        var rig = Sources(Van, s => s with { Shore = new ShoreDesign { Fitted = true, Volts = 230, BreakerA = 4, CableM = 2 } }) with
+        var rig = Sources(Van, s => s with { Shore = new ShoreDesign { PluggedIn = true, Volts = 230, BreakerA = 4, CableM = 2 } }) with
         {
             Unit = Van.Unit with { Chosen = "RT-24-230" },
             Start = Van.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.None }

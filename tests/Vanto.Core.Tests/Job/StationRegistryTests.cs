@@ -124,7 +124,7 @@ public class StationRegistryTests
         var (registry, paint) = WithPaint();
         var van = NewcomersVan.Design;
         var first = Assessor.Assess(van, registry: registry);
-        var warmer = van with { Energy = van.Energy with { HoldC = van.Energy.HoldC + 1 } };
+        var warmer = van with { Energy = van.Energy with { SetpointC = van.Energy.SetpointC + 1 } };
         var second = Assessor.Assess(warmer, before: first, registry: registry);
         paint.Runs.ShouldBe(1);
         second.Load.ShouldBeSameAs(first.Load);
@@ -148,7 +148,7 @@ public class StationRegistryTests
         [
             d => d with { Name = "renamed" },
             d => d with { Start = d.Start with { ReserveSoc = 0.25 } },
-            d => d with { Energy = d.Energy with { HoldC = 26.5 } },
+            d => d with { Energy = d.Energy with { SetpointC = 26.5 } },
             d => d with { Load = d.Load with { HumidityPct = 55 } },
             d => d with { Unit = d.Unit with { AirFlowShare = 0.85 } },
             d => d with { Survey = d.Survey with { Place = d.Survey.Place with { DryBulbC = 36.5 } } },

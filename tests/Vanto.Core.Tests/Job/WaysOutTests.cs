@@ -22,7 +22,7 @@ public class WaysOutTests
     {
         var root = JsonNode.Parse(JobFile.Write(design))!;
         foreach (var change in changes)
-            JsonPath.Set(root, JsonPath.Field(change.Path), change.Value);
+            DesignPath.Set(root, DesignPath.Field(change.Path), change.Value);
         return JobFile.Read(root.ToJsonString());
     }
 
@@ -111,7 +111,7 @@ public class WaysOutTests
             Battery = sources.Battery with { Fitted = true, Blocks = 1 },
             Inverter = sources.Inverter with { Fitted = true, RatedW = Math.Min(sources.Inverter.RatedW, 1500) },
             Generator = sources.Generator with { Fitted = true },
-            Shore = sources.Shore with { Fitted = true },
+            Shore = sources.Shore with { PluggedIn = true },
         };
         foreach (var on in Enum.GetValues<SourceChoice>())
             foreach (var unit in new[] { design.Unit.Chosen, "RT-13-115", "MS-12-120" })
@@ -238,7 +238,7 @@ public class WaysOutTests
             {
                 Sources = van.Survey.Sources with
                 {
-                    Inverter = new InverterDesign { RatedW = 1000, Bears = [new BearDesign { PowerW = 2000, Seconds = 5 }] },
+                    Inverter = new InverterDesign { RatedW = 1000, Surge = [new SurgeDesign { PowerW = 2000, Seconds = 5 }] },
                     Battery = van.Survey.Sources.Battery with { Blocks = 12 }
                 }
             },
@@ -246,7 +246,7 @@ public class WaysOutTests
         var offer = Assessor.Assess(van).Start!.Findings.SelectMany(f => f.Remedies)
             .First(r => r.Changes.Any(c => c.Path == "/survey/sources/inverter/ratedW"));
         var taken = Applied(van, offer.Changes);
-        taken.Survey.Sources.Inverter.Bears.ShouldBeEmpty();
+        taken.Survey.Sources.Inverter.Surge.ShouldBeEmpty();
         var after = Assessor.Assess(taken);
         after.Faults.ShouldBeEmpty();
         after.Start!.Outcome.ShouldBe(StartOutcome.Starts);
@@ -320,7 +320,7 @@ public class WaysOutTests
         van = van with
         {
             Start = van.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.None, MeasuredA = 47 },
-            Survey = van.Survey with { Sources = van.Survey.Sources with { Shore = new ShoreDesign { Fitted = true, BreakerA = 50 } } }
+            Survey = van.Survey with { Sources = van.Survey.Sources with { Shore = new ShoreDesign { PluggedIn = true, BreakerA = 50 } } }
         };
         var plain = Assessor.Assess(van).Start!;
         plain.Findings.ShouldContain(f => f.Code == "start.measured");
@@ -338,12 +338,12 @@ public class WaysOutTests
     [InlineData("/Version")]
     [InlineData("/")]
     [InlineData("/survey/windows/*/nme")]
-    public void A_path_that_is_no_field_is_refused(string path) => Should.Throw<InputException>(() => JsonPath.Field(path)).Message.ShouldContain("no field");
+    public void A_path_that_is_no_field_is_refused(string path) => Should.Throw<InputException>(() => DesignPath.Field(path)).Message.ShouldContain("no field");
 
     [Theory]
     [InlineData("//survey//space/widthM/", "/survey/space/widthM")]
     [InlineData("survey/windows/3/cover", "/survey/windows/3/cover")]
     [InlineData("/energy", "/energy")]
     [InlineData("/survey/windows/0", "/survey/windows/0")]
-    public void A_path_has_one_spelling(string path, string normal) => JsonPath.Field(path).ShouldBe(normal);
+    public void A_path_has_one_spelling(string path, string normal) => DesignPath.Field(path).ShouldBe(normal);
 }

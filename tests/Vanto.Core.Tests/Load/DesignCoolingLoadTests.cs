@@ -68,7 +68,7 @@ public class DesignCoolingLoadTests
     public void Faces_solved_one_by_one_agree_with_the_whole(string name)
     {
         var space = Space(name);
-        var held = new HeldLoad(DesignDay.Steps(space.Weather, 300));
+        HeldAirLoad held = new HeldAirLoad(DesignDay.Steps(space.Weather, 300));
         foreach (var heading in new[] { 0.0, 80, 180, 247.5 })
         {
             var (whole, _) = Solve(space with { HeadingDeg = heading });
@@ -89,7 +89,7 @@ public class DesignCoolingLoadTests
     [InlineData("boat", 2678, 2722, 2733, 2678, 2649, 2693, 2728, 2699, 2608, 2543, 2503, 2507, 2500, 2516, 2549, 2613)]
     public void Sixteen_headings_match_the_check_spaces(string name, params int[] peaks)
     {
-        var held = new HeldLoad(DesignDay.Steps(Space(name).Weather, 300));
+        HeldAirLoad held = new HeldAirLoad(DesignDay.Steps(Space(name).Weather, 300));
         for (var i = 0; i < 16; i++)
             held.Solve(Space(name) with { HeadingDeg = i * 22.5 }).PeakW.ShouldBe(peaks[i], 1.0, $"{i * 22.5}°");
     }

@@ -20,7 +20,7 @@ public class SurveyedSpaceTests
         parts.Select(p => p.Name).ShouldBe(["first space", "bunk"]);
         parts[0].Space.Faces.ShouldNotContain(f => f.Name.EndsWith("rear", StringComparison.Ordinal), "the partition to a cooled space lets nothing through");
         parts[1].Space.Faces.ShouldNotContain(f => f.Name.EndsWith("front", StringComparison.Ordinal));
-        var held = new HeldLoad(DesignDay.Steps(parts[0].Space.Weather, 900));
+        HeldAirLoad held = new HeldAirLoad(DesignDay.Steps(parts[0].Space.Weather, 900));
         var whole = held.Solve(SurveyedSpace.Build(survey, 25, 50));
         for (var hour = 0; hour < 24; hour++)
             whole.SensibleW[hour].ShouldBe(parts.Sum(p => held.Solve(p.Space).SensibleW[hour]), 0.5);

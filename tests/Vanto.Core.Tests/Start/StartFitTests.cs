@@ -51,7 +51,7 @@ public class StartFitTests
         {
             Unit = van.Unit with { Chosen = "RT-11-115" },
             Start = van.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.None },
-            Survey = van.Survey with { Sources = van.Survey.Sources with { Shore = van.Survey.Sources.Shore with { Fitted = true } } },
+            Survey = van.Survey with { Sources = van.Survey.Sources with { Shore = van.Survey.Sources.Shore with { PluggedIn = true } } },
         };
         var plain = Core.Job.Assessor.Assess(van).Start!;
         var fitted = Core.Job.Assessor.Assess(van with { Start = van.Start with { MeasuredA = plain.MaxA * 0.8 } }).Start!;

@@ -57,7 +57,7 @@ public class OwnInverterTests
     [Fact]
     public void Its_makers_points_replace_the_curve_of_its_class()
     {
-        var own = Inverter with { Bears = [new BearDesign { PowerW = 9000, Seconds = 0.3 }, new BearDesign { PowerW = 4500, Seconds = 60 }] };
+        var own = Inverter with { Surge = [new SurgeDesign { PowerW = 9000, Seconds = 0.3 }, new SurgeDesign { PowerW = 4500, Seconds = 60 }] };
         var source = OwnInverter.Bearing(PowerSource.OfInverter(SourceClass.HighFrequencyInverter, 120, 3000), own);
         source.LimitRatio.ShouldBe(3);
         source.Curve!.AllowedSeconds(1.5).ShouldBe(60, 1e-9);
@@ -72,20 +72,20 @@ public class OwnInverterTests
     {
         var small = new InverterDesign { RatedW = 2000, Class = InverterClass.HighFrequency };
         Assessor.Assess(Rooftop(small)).Start!.Outcome.ShouldNotBe(StartOutcome.Starts);
-        var strong = small with { Bears = [new BearDesign { PowerW = 8000, Seconds = 2 }] };
+        var strong = small with { Surge = [new SurgeDesign { PowerW = 8000, Seconds = 2 }] };
         var start = Assessor.Assess(Rooftop(strong)).Start!;
         start.Outcome.ShouldBe(StartOutcome.Starts);
         start.LimitA.ShouldBe(8000 / 120.0, 1e-6);
-        start.Bears.Max(b => b.CurrentA).ShouldBe(8000 / 120.0, 1e-6);
+        start.Bearing.Max(b => b.CurrentA).ShouldBe(8000 / 120.0, 1e-6);
     }
 
     [Theory]
-    [InlineData(2500, 5, 4000, 1, "survey.sources.inverter.bears[0].powerW")]
-    [InlineData(4000, 5, 6000, 5, "survey.sources.inverter.bears[1].seconds")]
-    [InlineData(4000, 5, 4000, 1, "survey.sources.inverter.bears[1].seconds")]
+    [InlineData(2500, 5, 4000, 1, "survey.sources.inverter.surge[0].powerW")]
+    [InlineData(4000, 5, 6000, 5, "survey.sources.inverter.surge[1].seconds")]
+    [InlineData(4000, 5, 4000, 1, "survey.sources.inverter.surge[1].seconds")]
     public void Points_that_do_not_belong_together_are_refused_by_name(double w1, double s1, double w2, double s2, string field)
     {
-        var own = Inverter with { Bears = [new BearDesign { PowerW = w1, Seconds = s1 }, new BearDesign { PowerW = w2, Seconds = s2 }] };
+        var own = Inverter with { Surge = [new SurgeDesign { PowerW = w1, Seconds = s1 }, new SurgeDesign { PowerW = w2, Seconds = s2 }] };
         Should.Throw<InputException>(
             () => OwnInverter.Bearing(PowerSource.OfInverter(SourceClass.HighFrequencyInverter, 120, 3000), own)).Errors[0].Field.ShouldBe(
             field);
@@ -105,7 +105,7 @@ public class OwnInverterTests
     public void Of_a_peak_without_a_time_and_of_a_modified_sine_wave_it_warns()
     {
         Findings(Rooftop(Inverter with { PeakW = 6000 })).Single(f => f.Code == "source.surge-time").Level.ShouldBe(Severity.Caution);
-        Findings(Rooftop(Inverter with { PeakW = 6000, Bears = [new BearDesign { PowerW = 6000, Seconds = 1 }] })).ShouldNotContain(
+        Findings(Rooftop(Inverter with { PeakW = 6000, Surge = [new SurgeDesign { PowerW = 6000, Seconds = 1 }] })).ShouldNotContain(
             f => f.Code == "source.surge-time");
         var rough = Assessor.Assess(Rooftop(Inverter with { ModifiedSine = true })).Start!;
         rough.Findings.Single(f => f.Code == "source.waveform").Level.ShouldBe(Severity.Stop);
@@ -143,7 +143,7 @@ public class OwnInverterTests
         var onShore = Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Shore, Remedy = StartRemedy.SoftStarter });
         Findings(onShore with
         {
-            Survey = onShore.Survey with { Sources = onShore.Survey.Sources with { Shore = new ShoreDesign { Fitted = true } } }
+            Survey = onShore.Survey with { Sources = onShore.Survey.Sources with { Shore = new ShoreDesign { PluggedIn = true } } }
         }).ShouldNotContain(
             f => f.Code == "start.learn", "on shore it learns where it should");
         var bare = UnitCatalogue.Find("RT-13-115")! with { Id = "bare", LraA = 0 };
@@ -173,7 +173,7 @@ public class OwnInverterTests
         var design = Rooftop(Inverter, NewcomersVan.Design.Start with { On = SourceChoice.Shore, CableM = 35, CableMm2 = 1.5 });
         design = design with
         {
-            Survey = design.Survey with { Sources = design.Survey.Sources with { Shore = new ShoreDesign { Fitted = true, Volts = 120, BreakerA = 30 } } }
+            Survey = design.Survey with { Sources = design.Survey.Sources with { Shore = new ShoreDesign { PluggedIn = true, Volts = 120, BreakerA = 30 } } }
         };
         var start = Assessor.Assess(design).Start!;
         start.Outcome.ShouldBe(StartOutcome.Starts);

@@ -36,7 +36,7 @@ public class CalculatorTests(RunningServer server) : IClassFixture<RunningServer
             foreach (var value in new[] { field.Number("/min") - 1, field.Number("/max") + 1 })
             {
                 var inputs = view["defaults"]!.DeepClone();
-                JsonPath.Set(inputs, path, field["quantity"]!.GetValue<string>() == "count" ? (int)value : value);
+                DesignPath.Set(inputs, path, field["quantity"]!.GetValue<string>() == "count" ? (int)value : value);
                 var problem = await Read(await Post(name, new { inputs }), HttpStatusCode.BadRequest);
                 problem.Text("/detail").ShouldContain(path.Split('/')[^1], customMessage: $"{name} {path} {value}");
                 problem["errors"]!.AsArray().Count.ShouldBeGreaterThan(0);

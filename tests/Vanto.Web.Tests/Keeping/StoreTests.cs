@@ -56,6 +56,32 @@ public sealed class StoreTests : IDisposable
     }
 
     [Fact]
+    public async Task Designs_of_an_earlier_version_are_brought_up_once_and_a_copy_is_kept()
+    {
+        StoreFile.Prepare(Store);
+        Ask(Store, "INSERT INTO Rigs(Id, CreatedAt, Position) VALUES('00000000-0000-0000-0000-000000000001', '2026-01-01 00:00:00+00:00', 0)");
+        const string plugged = """{"version":1,"survey":{"sources":{"shore":{"fitted":true}}}}""";
+        foreach (var (number, design) in new[] { (1, plugged), (2, plugged.Replace("true", "false")), (3, "not a design") })
+            Ask(Store, $"""
+                INSERT INTO Revisions(RigId, Number, At, Design, Paths, Client, Label)
+                VALUES('00000000-0000-0000-0000-000000000001', {number}, '2026-01-01 00:00:00+00:00', '{design}', '', '', '')
+                """);
+        Ask(Store, "PRAGMA user_version = 0");
+        var said = new List<string>();
+        await Task.Run(() => StoreFile.Prepare(Store, said.Add, Now));
+        var copy = Directory.GetFiles(_folder, "vanto.db.before-upgrade-*").ShouldHaveSingleItem();
+        said.ShouldHaveSingleItem().ShouldContain(copy);
+        Ask(copy, "SELECT json_extract(Design, '$.version') FROM Revisions WHERE Number = 1").ShouldBe(1L);
+        Ask(Store, "SELECT json_extract(Design, '$.survey.sources.shore.pluggedIn') FROM Revisions WHERE Number = 1").ShouldBe(1L);
+        Ask(Store, "SELECT json_extract(Design, '$.survey.sources.shore.pluggedIn') FROM Revisions WHERE Number = 2").ShouldBe(0L);
+        Ask(Store, "SELECT Design FROM Revisions WHERE Number = 3").ShouldBe("not a design");
+        StoreFile.Prepare(Store, said.Add, Now);
+        said.Count.ShouldBe(1, "once");
+        Ask(Store, "PRAGMA user_version = 9");
+        Should.Throw<StoreException>(() => StoreFile.Prepare(Store)).Message.ShouldContain("newer Vanto");
+    }
+
+    [Fact]
     public void A_first_start_that_was_killed_leaves_nothing_that_stops_the_next()
     {
         File.WriteAllText(Store + ".new", "half a store");

@@ -226,7 +226,7 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
     [InlineData("{\"survey\":{\"windows\":[null]}}", "survey.windows[0] is missing")]
     [InlineData("{\"survey\":{},\"unit\":{\"own\":[null]}}", "unit.own[0] is missing")]
     [InlineData("{\"survey\":{\"space\":{\"lengthM\":5,\"lengthM\":6}}}", "lengthM")]
-    [InlineData("{\"Version\":2,\"survey\":{}}", "version 2")]
+    [InlineData("{\"Version\":3,\"survey\":{}}", "version 3")]
     public async Task What_a_file_lacks_or_says_twice_is_named(string file, string words)
     {
         var refused = await Read(await Import(file), HttpStatusCode.BadRequest);

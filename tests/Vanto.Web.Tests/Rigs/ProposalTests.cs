@@ -20,12 +20,12 @@ public class ProposalTests(RunningServer server) : IClassFixture<RunningServer>
         var kept = await Proposed(rig.Id(), "keep-option", new { name = "as bought" });
         (await server.View(rig.Id())).Revision().ShouldBe(1, "a proposal keeps nothing");
         await Read(await server.Patch(rig.Id(), 1, Sent(kept)));
-        await Read(await server.Patch(rig.Id(), 2, [Set("/energy/holdC", 29), Set("/unit/chosen", "RT-13-115")]));
+        await Read(await server.Patch(rig.Id(), 2, [Set("/energy/setpointC", 29), Set("/unit/chosen", "RT-13-115")]));
         var taken = await Proposed(rig.Id(), "adopt-option", new { name = "as bought" });
-        taken.Select(c => (string)c!["path"]!).ShouldBe(["/unit/chosen", "/energy/holdC"], ignoreOrder: true);
+        taken.Select(c => (string)c!["path"]!).ShouldBe(["/unit/chosen", "/energy/setpointC"], ignoreOrder: true);
         var back = await Read(await server.Patch(rig.Id(), 3, Sent(taken)));
         back.Text("/design/unit/chosen").ShouldBe(rig.Text("/design/unit/chosen"));
-        back.Number("/design/energy/holdC").ShouldBe(rig.Number("/design/energy/holdC"));
+        back.Number("/design/energy/setpointC").ShouldBe(rig.Number("/design/energy/setpointC"));
     }
 
     [Theory]

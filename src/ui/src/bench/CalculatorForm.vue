@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useClipboard } from '@vueuse/core';
 import { onMounted, reactive, ref, watch } from 'vue';
 import { ask, Refused, whyNot } from '../api/client';
 import { choicesOf } from '../api/description';
@@ -13,7 +14,7 @@ const values = reactive<Record<string, unknown>>({});
 const result = ref<CalculationResult | null>(null);
 const errors = ref<Record<string, string>>({});
 const general = ref('');
-const copied = ref(false);
+const { copy: put, copied } = useClipboard();
 const kinds: Record<string, string> = {
   published: 'published',
   fromMemory: 'from memory',
@@ -73,9 +74,7 @@ function addItem(field: FieldInfo): void {
 
 async function copy(): Promise<void> {
   const lines = result.value!.figures.map((f) => `${f.label}\t${f.value === null ? f.words : shown(f.value, f.quantity)}`);
-  await navigator.clipboard.writeText([props.calculator.title, ...lines].join('\n'));
-  copied.value = true;
-  setTimeout(() => (copied.value = false), 1500);
+  await put([props.calculator.title, ...lines].join('\n'));
 }
 
 onMounted(fill);

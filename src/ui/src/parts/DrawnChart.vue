@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useIntersectionObserver } from '@vueuse/core';
 import type { EChartsCoreOption } from 'echarts/core';
-import { onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watchEffect } from 'vue';
+import { ref, shallowRef, useTemplateRef, watchEffect } from 'vue';
 import VChart from 'vue-echarts';
 import './chart';
 
@@ -9,7 +10,7 @@ const props = defineProps<{ option: EChartsCoreOption; label: string; height: nu
 const box = useTemplateRef<HTMLElement>('box');
 const near = ref(false);
 const drawn = shallowRef<EChartsCoreOption | null>(null);
-const sight = new IntersectionObserver((seen) => (near.value = seen.at(-1)!.isIntersecting), { rootMargin: '120px' });
+useIntersectionObserver(box, (seen) => (near.value = seen.at(-1)!.isIntersecting), { rootMargin: '120px' });
 
 /** On a narrow screen a legend is pushed sideways; in two rows it would lie on the lines. */
 const narrow = window.matchMedia('(max-width: 700px)').matches;
@@ -20,8 +21,6 @@ const fitting = (option: EChartsCoreOption): EChartsCoreOption =>
 watchEffect(() => {
   if (near.value) drawn.value = fitting(props.option);
 });
-onMounted(() => sight.observe(box.value!));
-onUnmounted(() => sight.disconnect());
 </script>
 
 <template>

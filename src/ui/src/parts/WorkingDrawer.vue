@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { useClipboard } from '@vueuse/core';
+import { computed } from 'vue';
 import { useRig } from '../stores/rig';
 import { shown } from './show';
 import WorkingSteps from './WorkingSteps.vue';
 
 const rig = useRig();
-const copied = ref(false);
+const { copy: put, copied } = useClipboard();
 const open = computed({
   get: () => rig.figure !== null,
   set: (value: boolean) => {
@@ -19,9 +20,7 @@ async function copy(): Promise<void> {
   const lines = figure.working.steps.map(
     (s) => `${s.symbol} = ${s.formula}\t${s.numbers}\t${s.value} ${s.unit}\t${s.citation.kind}: ${s.citation.title}`,
   );
-  await navigator.clipboard.writeText([`${figure.label}: ${shown(figure.value, figure.quantity)}`, ...lines].join('\n'));
-  copied.value = true;
-  setTimeout(() => (copied.value = false), 1500);
+  await put([`${figure.label}: ${shown(figure.value, figure.quantity)}`, ...lines].join('\n'));
 }
 </script>
 

@@ -1,4 +1,5 @@
-import { reactive, watchEffect } from 'vue';
+import { toReactive, useLocalStorage } from '@vueuse/core';
+import { watchEffect } from 'vue';
 
 export type Scheme = 'light' | 'dark' | 'sunlight';
 
@@ -8,17 +9,18 @@ interface Settings {
 }
 
 const schemes: Scheme[] = ['light', 'dark', 'sunlight'];
-const kept = localStorage.getItem('vanto.settings');
+const first: Settings = { units: 'metric', scheme: 'light' };
 
 /** How this person reads: units and colour scheme, kept in this browser. */
-export const settings = reactive<Settings>({ units: 'metric', scheme: 'light', ...(kept ? JSON.parse(kept) : {}) });
+export const settings = toReactive<Settings>(
+  useLocalStorage<Settings>('vanto.settings', first, { mergeDefaults: true, listenToStorageChanges: false, flush: 'sync' }),
+);
 
 /** True where this browser's language writes a decimal comma. */
 export const decimalComma = new Intl.NumberFormat(navigator.language).format(1.5).includes(',');
 
 watchEffect(() => {
   document.documentElement.dataset.scheme = settings.scheme;
-  localStorage.setItem('vanto.settings', JSON.stringify(settings));
 });
 
 export function switchUnits(): void {

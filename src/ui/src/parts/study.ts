@@ -1,4 +1,5 @@
-import { onMounted, onUnmounted, watch, type Ref, type ShallowRef } from 'vue';
+import { useTimeoutFn } from '@vueuse/core';
+import { onMounted, watch, type Ref, type ShallowRef } from 'vue';
 import { useRig } from '../stores/rig';
 import { useLongRun } from './longRun';
 
@@ -8,17 +9,13 @@ const rest = 400;
 export function useStudy<T>(part: string): { study: ShallowRef<T | null>; fault: Ref<string>; place: Ref<number> } {
   const rig = useRig();
   const { result, error, place, run } = useLongRun<T>();
-  let timer = 0;
   const load = () => void run(`/rigs/${rig.id}/${part}`);
+  const rested = useTimeoutFn(load, rest, { immediate: false });
 
   watch(
     () => rig.revision,
-    () => {
-      window.clearTimeout(timer);
-      timer = window.setTimeout(load, rest);
-    },
+    () => rested.start(),
   );
   onMounted(load);
-  onUnmounted(() => window.clearTimeout(timer));
   return { study: result, fault: error, place };
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch, type Component } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { computed, defineAsyncComponent, ref, watch, type Component } from 'vue';
 import { useRouter } from 'vue-router';
 import { Refused, whyNot } from '../api/client';
 import { labelOf, stations } from '../api/description';
@@ -65,8 +66,7 @@ function onKey(event: KeyboardEvent): void {
   else if (event.key === 'w') rig.figure = rig.figure ? null : rig.focused;
 }
 
-onMounted(() => window.addEventListener('keydown', onKey, true));
-onUnmounted(() => window.removeEventListener('keydown', onKey, true));
+useEventListener('keydown', onKey, true);
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useTimeoutFn, useWindowSize } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, textOf, whyNot } from '../api/client';
@@ -22,19 +23,13 @@ const broken = computed(() => (rigs.value ?? []).filter((r) => !r.survey));
 const kinds = choicesOf(fieldAt('/survey/kind'));
 
 const besideRigs = 24;
-const room = ref(0);
-const measure = () => (room.value = document.documentElement.clientWidth - besideRigs);
-onMounted(() => {
-  measure();
-  window.addEventListener('resize', measure);
-});
-onUnmounted(() => window.removeEventListener('resize', measure));
+const { width: screenWidth } = useWindowSize({ includeScrollbar: false });
 
 /** One scale for all, metres to pixels: few rigs are drawn large, many small, and the longest fits the screen. */
 const scale = computed(() => {
   const count = rigs.value?.length ?? 0;
   const longest = Math.max(1, ...readable.value.map(width));
-  return Math.min(count <= 2 ? 62 : count <= 6 ? 42 : 28, room.value / longest);
+  return Math.min(count <= 2 ? 62 : count <= 6 ? 42 : 28, (screenWidth.value - besideRigs) / longest);
 });
 
 function width(rig: { survey: SurveyDesign }): number {
@@ -43,23 +38,27 @@ function width(rig: { survey: SurveyDesign }): number {
 }
 
 let here = true;
-let again = 0;
+const wait = ref(0);
+const again = useTimeoutFn(load, wait, { immediate: false });
 onMounted(load);
-onUnmounted(() => {
-  here = false;
-  clearTimeout(again);
-});
+onUnmounted(() => (here = false));
+
+function askAgain(milliseconds: number): void {
+  if (!here) return;
+  wait.value = milliseconds;
+  again.start();
+}
 
 /** Rigs that the server has not worked out yet are asked for again until they are; while it does not answer, it is asked again. */
 async function load(): Promise<void> {
-  clearTimeout(again);
+  again.stop();
   try {
     rigs.value = await ask<YardRig[]>('GET', '/rigs');
     unread.value = '';
-    if (here && rigs.value.some((r) => r.pending)) again = window.setTimeout(load, 60);
+    if (rigs.value.some((r) => r.pending)) askAgain(60);
   } catch (e) {
     unread.value = whyNot(e);
-    if (here) again = window.setTimeout(load, 2000);
+    askAgain(2000);
   }
 }
 

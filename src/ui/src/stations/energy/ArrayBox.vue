@@ -14,9 +14,9 @@ const rig = useRig();
 const at = '/survey/sources/';
 const known = computed(() => rig.design!.survey.sources.controller.known);
 const modules = computed(() => rig.design!.survey.sources.modules);
-const plate = ['openV', 'powerV', 'shortA', 'powerA', 'openPerK', 'seriesFuseA', 'series', 'stringsFused'].map((f) => at + 'modules/' + f);
+const plate = ['vocV', 'vmpV', 'iscA', 'impA', 'vocPerK', 'seriesFuseA', 'series', 'stringsFused'].map((f) => at + 'modules/' + f);
 const size = ['lengthM', 'widthM'].map((f) => at + 'modules/' + f);
-const input = ['maxV', 'minV', 'trackMaxV', 'shortMaxA', 'workMaxA'].map((f) => at + 'controller/' + f);
+const input = ['maxV', 'minV', 'trackMaxV', 'maxIscA', 'maxCurrentA'].map((f) => at + 'controller/' + f);
 const roof = ['lengthM', 'widthM', 'marginM', 'gapM', 'clearanceM', 'shadowElevationDeg'].map((f) => at + 'onRoof/' + f);
 const unit = ['unitFromFrontM', 'unitFromLeftM', 'unitLengthM', 'unitWidthM', 'unitHeightM'].map((f) => at + 'onRoof/' + f);
 const obstacle = ['name', 'fromFrontM', 'fromLeftM', 'lengthM', 'widthM', 'heightM'];
@@ -86,21 +86,21 @@ const { refused, propose } = useProposal();
               <tr>
                 <td>open, at {{ shown(array.lowestC, 'temperature') }}</td>
                 <td class="number">
-                  <b>{{ shown(array.chosen.openColdV, 'voltage') }}</b>
+                  <b>{{ shown(array.chosen.vocColdV, 'voltage') }}</b>
                 </td>
-                <td class="soft">by the code's table {{ shown(array.chosen.openTableV, 'voltage') }}</td>
+                <td class="soft">by the code's table {{ shown(array.chosen.vocTableV, 'voltage') }}</td>
               </tr>
               <tr>
                 <td>working, cells at {{ shown(array.hotCellC, 'temperature') }}</td>
                 <td class="number">
-                  <b>{{ shown(array.chosen.powerHotV, 'voltage') }}</b>
+                  <b>{{ shown(array.chosen.vmpHotV, 'voltage') }}</b>
                 </td>
-                <td class="soft">in the cold {{ shown(array.chosen.powerColdV, 'voltage') }}</td>
+                <td class="soft">in the cold {{ shown(array.chosen.vmpColdV, 'voltage') }}</td>
               </tr>
               <tr>
                 <td>short-circuit current</td>
                 <td class="number">
-                  <b>{{ shown(array.chosen.shortA, 'current') }}</b>
+                  <b>{{ shown(array.chosen.iscA, 'current') }}</b>
                 </td>
                 <td class="soft">conductors for {{ shown(array.chosen.conductorA, 'current') }}</td>
               </tr>
@@ -114,8 +114,8 @@ const { refused, propose } = useProposal();
             <tbody>
               <tr v-for="a in all ? array.allowed : array.allowed.slice(0, most)" :key="`${a.series}-${a.parallel}`">
                 <td>{{ a.series }} in a string, {{ a.parallel }} {{ a.parallel === 1 ? 'string' : 'strings' }}</td>
-                <td class="number">{{ shown(a.openColdV, 'voltage') }} cold</td>
-                <td class="number">{{ shown(a.powerHotV, 'voltage') }} hot</td>
+                <td class="number">{{ shown(a.vocColdV, 'voltage') }} cold</td>
+                <td class="number">{{ shown(a.vmpHotV, 'voltage') }} hot</td>
                 <td>
                   <button
                     type="button"

@@ -57,7 +57,7 @@ const picture = computed(() => {
 <template>
   <StationLayout title="Energy" question="Will it last the night?">
     <template #say>
-      <AskGroup title="The aim" :paths="['/energy/holdC', '/energy/from', '/energy/to', '/energy/otherwiseC', '/start/reserveSoc']" />
+      <AskGroup title="The aim" :paths="['/energy/setpointC', '/energy/from', '/energy/to', '/energy/otherwiseC', '/start/reserveSoc']" />
       <AskGroup title="How the day begins" :paths="['/energy/startHour', '/energy/startSoc']" />
       <AskGroup
         title="How it is run"
@@ -66,7 +66,7 @@ const picture = computed(() => {
       >
         <AskRows path="/energy/setpoints" one="set-point">
           <template #default="{ path }">
-            <AskField v-for="f in ['from', 'to', 'holdC', 'dry']" :key="f" :path="`${path}/${f}`" />
+            <AskField v-for="f in ['from', 'to', 'setpointC', 'dry']" :key="f" :path="`${path}/${f}`" />
           </template>
         </AskRows>
       </AskGroup>

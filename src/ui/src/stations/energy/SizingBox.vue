@@ -88,7 +88,7 @@ const map = computed(() => {
   const at = (batteries: number, modules: number) => ({ x: 34 + modules * w, y: 8 + (rows - batteries) * rowHeight });
   const cells = drawn.cells.map((c) => ({ ...at(c.batteries, c.modules), ...c, why: c.holds ? 'holds' : `fails: ${wordsOf(c.failsIn)}` }));
   const points = r.frontier
-    .filter((p) => p.kit.holdC === r.holdC && p.kit.generatorW === drawn.generatorW)
+    .filter((p) => p.kit.setpointC === r.setpointC && p.kit.generatorW === drawn.generatorW)
     .map((p) => ({ ...at(p.kit.batteries, p.kit.modules), p }));
   const fitted = r.fitted.modules < columns && r.fitted.batteries <= rows ? at(r.fitted.batteries, r.fitted.modules) : null;
   return { cells, points, fitted, width: 34 + columns * w + 8, height: rows * rowHeight + 28, columns, rows, w };
@@ -101,7 +101,7 @@ function wordsOf(id: string): string {
 
 function nameOf(p: FrontierPoint): string {
   const generator = p.kit.generatorW ? ` with a generator of ${shown(p.kit.generatorW, 'electricPower')}` : '';
-  return `${p.kit.batteries} blocks and ${p.kit.modules} modules at ${shown(p.kit.holdC, 'temperature')}${generator}`;
+  return `${p.kit.batteries} blocks and ${p.kit.modules} modules at ${shown(p.kit.setpointC, 'temperature')}${generator}`;
 }
 
 function take(changes: DesignChange[]): void {
@@ -160,7 +160,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             :viewBox="`0 0 ${map.width} ${map.height}`"
             class="map"
             role="group"
-            :aria-label="`Kits that hold ${shown(result.holdC, 'temperature')}: batteries up, modules across`"
+            :aria-label="`Kits that hold ${shown(result.setpointC, 'temperature')}: batteries up, modules across`"
           >
             <g v-for="c in map.cells" :key="`${c.batteries}-${c.modules}`">
               <rect :x="c.x" :y="c.y" :width="map.w - 2" :height="18" :class="c.holds ? 'holds' : 'fails'">
@@ -252,7 +252,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
         </thead>
         <tbody>
           <tr v-for="p in frontier" :key="nameOf(p)" data-point>
-            <td>{{ shown(p.kit.holdC, 'temperature') }}</td>
+            <td>{{ shown(p.kit.setpointC, 'temperature') }}</td>
             <td class="number">{{ p.kit.batteries }}</td>
             <td class="number">{{ p.kit.modules }}</td>
             <td v-if="generators" class="number">{{ p.kit.generatorW ? shown(p.kit.generatorW, 'electricPower') : 'none' }}</td>

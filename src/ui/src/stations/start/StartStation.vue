@@ -42,7 +42,7 @@ function below(name: string, data: number[], color: string, type: string, yAxisI
 const trace = computed(() => {
   const battery = start.value.trace.batteryV.length > 0;
   const end = Math.max(0.3, start.value.trace.seconds.at(-1) ?? 1);
-  const limit = start.value.bears.map((b) => [b.seconds, b.currentA]);
+  const limit = start.value.bearing.map((b) => [b.seconds, b.currentA]);
   const beside = start.value.neighboursA;
   const neighbours =
     beside > 0

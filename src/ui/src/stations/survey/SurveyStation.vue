@@ -18,13 +18,13 @@ const place = ['name', 'latitudeDeg', 'longitudeDeg', 'utcOffsetH', 'elevationM'
   (f) => '/survey/place/' + f,
 );
 const placeMore = ['month', 'day', 'linkeTurbidity', 'albedo'].map((f) => '/survey/place/' + f);
-const space = ['lengthM', 'widthM', 'heightM', 'airChangesPerHour', 'massJm2K'].map((f) => '/survey/space/' + f);
+const space = ['lengthM', 'widthM', 'heightM', 'airChangesPerHour', 'heatCapacityJm2K'].map((f) => '/survey/space/' + f);
 const skins = [
   { title: 'Walls', path: '/survey/walls' },
   { title: 'Roof', path: '/survey/roof' },
   { title: 'Floor', path: '/survey/floor' },
 ];
-const spaceFields = ['lengthM', 'widthM', 'heightM', 'airChangesPerHour', 'massJm2K'];
+const spaceFields = ['lengthM', 'widthM', 'heightM', 'airChangesPerHour', 'heatCapacityJm2K'];
 const skinFields = ['preset', 'insulation', 'insulationM', 'thermalBreak', 'paint'];
 const ribs = ['measured', 'metal', 'flangeM', 'depthM', 'webM', 'spacingM'];
 const doorFields = ['name', 'widthM', 'heightM', 'openingsPerHour', 'secondsEach'];
@@ -223,7 +223,7 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
         :paths="['/survey/sources/inverter/labelVa', '/survey/sources/inverter/peakW']"
         :open="false"
       >
-        <AskRows path="/survey/sources/inverter/bears" one="point that it bears">
+        <AskRows path="/survey/sources/inverter/surge" one="point that it bears">
           <template #default="{ path }">
             <AskField v-for="f in ['powerW', 'seconds']" :key="f" :path="`${path}/${f}`" />
           </template>
@@ -242,7 +242,7 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
       >
         <SourcePick group="generator" />
       </AskGroup>
-      <AskGroup title="Shore" :paths="['/survey/sources/shore/fitted', ...(rig.design!.survey.sources.shore.fitted ? shore : [])]">
+      <AskGroup title="Shore" :paths="['/survey/sources/shore/pluggedIn', ...(rig.design!.survey.sources.shore.pluggedIn ? shore : [])]">
         <SourcePick group="shore" />
       </AskGroup>
     </template>

@@ -6,7 +6,7 @@ using Vanto.Core.Findings;
 namespace Vanto.Core.Job;
 
 /// <summary>Reads and sets values of a design by path, such as <c>/survey/windows/0/widthM</c>.</summary>
-public static partial class JsonPath
+public static partial class DesignPath
 {
     /// <summary>The value at a path, or null.</summary>
     public static JsonNode? Get(JsonNode root, string path)

@@ -3,7 +3,7 @@ using Vanto.Core.Energy;
 namespace Vanto.Core.Job;
 
 /// <summary>The search for the smallest kit of a whole design.</summary>
-public static class KitSearchOf
+public static class RigKitSearch
 {
     /// <summary>The search, ready to run; null where a station before Energy has a fault.</summary>
     public static Func<IProgress<SizingProgress>?, CancellationToken, SizingResult>? Rig(JobDesign design)

@@ -21,7 +21,7 @@ public sealed record LoadCurve(double[] SensibleW, double[] LatentW)
 /// linear: how a skin answers one step of warmth outside is found once (its response factors), and any drive is a sum of such answers.
 /// Agrees with <see cref="DesignCoolingLoad"/>, which solves one variant as a whole. Not for use by several threads at once.
 /// </summary>
-public sealed class HeldLoad(WeatherMoment[] day)
+public sealed class HeldAirLoad(WeatherMoment[] day)
 {
     private readonly SunKept _sun = new(day, 24.0 / day.Length);
     private readonly Dictionary<SkinKey, SkinResponse> _skins = [];
