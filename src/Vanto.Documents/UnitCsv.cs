@@ -17,7 +17,6 @@ public static class UnitCsv
     private static readonly CsvConfiguration Format =
         new(CultureInfo.InvariantCulture) { MissingFieldFound = null, BadDataFound = null, TrimOptions = TrimOptions.Trim };
 
-    /// <summary>Writes units.</summary>
     public static string Write(IEnumerable<AcUnit> units)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture);

@@ -26,7 +26,6 @@ public sealed record RigChanged(int Revision, DateTimeOffset SavedAt, JobDesign 
 /// <summary>Two tabs changed the same field: what this tab wanted and what stands there now.</summary>
 public sealed record ConflictView(int Revision, IReadOnlyList<ConflictField> Fields, JobDesign Design);
 
-/// <summary>One field in conflict.</summary>
 public sealed record ConflictField(string Path, string Label, JsonNode? Mine, JsonNode? Theirs);
 
 /// <summary>What is to be recorded, as typed.</summary>

@@ -117,7 +117,6 @@ public static class Server
         .WriteTo.File(LogFile(store), formatProvider: CultureInfo.InvariantCulture, fileSizeLimitBytes: LogBytes, rollOnFileSizeLimit: true,
             retainedFileCountLimit: LogsKept);
 
-    /// <summary>The log of a store.</summary>
     public static string LogFile(string store) => Path.ChangeExtension(Path.GetFullPath(store), ".log");
 
     /// <summary>All services but the store's place.</summary>

@@ -125,6 +125,5 @@ public sealed partial class ResultBuilder
     [GeneratedRegex("[^A-Za-z0-9]+")]
     private static partial Regex NotInNames();
 
-    /// <summary>The result.</summary>
     public CalculationResult Done() => new(_figures, Working.Done(), _findings);
 }

@@ -28,7 +28,6 @@ public sealed record StartUpReadings : DesignPart
 /// <param name="Readings">The readings.</param>
 public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, StartUpReadings Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
 {
-    /// <summary>Its kind.</summary>
     public static readonly RecordKind Kind =
         new RecordKind<CommissionRecord, StartUpReadings>("start-up", "reading of a start-up",
             (h, readings) => new CommissionRecord(h.Id, h.At, h.By, readings, h.Corrects));
@@ -229,7 +228,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var pressure = space.Weather.PressurePa;
         var ratio = MoistAir.RatioFromRh(entering, r.EnteringRhPct ?? space.SetpointRhPct, pressure);
         var full = Performance.FullLoad(unit, r.OutdoorC ?? load.OutdoorC[load.PeakHour], MoistAir.WetBulb(entering, ratio, pressure));
-        var flow = 0.05e-3 * unit.RatedCapacityW;
+        var flow = Capacity.FlowPerWatt * unit.RatedCapacityW;
         var coil = Capacity.Coil(entering, ratio, full.CapacityW, flow, pressure);
         var mass = flow / MoistAir.SpecificVolume(entering, ratio, pressure);
         var expected = coil.SensibleW / (mass * MoistAir.HeatCapacity(ratio));

@@ -154,7 +154,6 @@ public static class ArrayCalculators
                 : null).Done();
     }
 
-    /// <summary>A plain controller.</summary>
     [Calculator("pwm-power", "Plain controller", "What a controller without tracking gives away", CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult PlainController(PlainControllerInput i)
     {

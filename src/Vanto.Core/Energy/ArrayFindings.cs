@@ -26,7 +26,6 @@ public sealed record ArrayView
     /// <summary>Roof drawn.</summary>
     public required int RoofLengthMm { get; init; }
 
-    /// <summary>Its width.</summary>
     public required int RoofWidthMm { get; init; }
 
     /// <summary>What stands on it.</summary>
@@ -42,7 +41,6 @@ internal static class ArrayFindings
     private const double DwellingArcV = 80;
     private const double HottestSun = 1000;
 
-    /// <summary>The view.</summary>
     public static ArrayView Of(SurveyDesign survey, AcUnit unit)
     {
         var sources = survey.Sources;
@@ -91,7 +89,7 @@ internal static class ArrayFindings
                 [new Remedy(Phrase.Of($"{view.Roof.Count} modules"), Phrase.Of($"as the roof holds"),
                     DesignEdit.Of(survey, s => s.WithModules(m => m with { Count = view.Roof.Count })))]);
         var battery = sources.Battery;
-        if (battery is { Fitted: true, Chemistry: Chemistry.Lfp or Chemistry.Nmc, TemperatureC: > 0 } && survey.Climate.WinterC <= 0)
+        if (battery is { Fitted: true, TemperatureC: > 0 } && battery.Chemistry.IsLithium() && survey.Climate.WinterC <= 0)
             yield return Finding.Of(FindingCode.BatteryColdNights, Severity.Note,
                 $"Nights fall to {survey.Climate.WinterC:Temperature} here: below 0 °C the bank may not be charged. It needs heating or a board that refuses.");
         if (battery is { Fitted: true, Chemistry: Chemistry.Flooded })

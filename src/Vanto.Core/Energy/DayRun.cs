@@ -122,7 +122,7 @@ public sealed class DayRun
         var hasBank = sources.Battery.Fitted;
         var bank = hasBank ? SourceBuilder.Bank(sources.Battery) : new BatteryBank(Chemistry.Lfp, 16, 0.01);
         var inverter = hasBank && sources.Inverter.Fitted ? SourceBuilder.Inverter(sources.Inverter) : (InverterModel?)null;
-        var lead = sources.Battery.Chemistry is Chemistry.Agm or Chemistry.Flooded;
+        var lead = !sources.Battery.Chemistry.IsLithium();
         double[] Map(Func<double, double> f) => Array.ConvertAll(_hours, h => f(h));
         var nothing = new double[_hours.Length];
         var devicesRun = inverter is not null || sources.Shore.PluggedIn || sources.Generator.Fitted;

@@ -35,7 +35,6 @@ public sealed record HoursOnBatteryInput : DesignPart
 /// <summary>Calculations of energy by hand, for the Bench and the API.</summary>
 public static class EnergyCalculators
 {
-    /// <summary>Hand budget.</summary>
     [Calculator("hand-budget", "Hand budget", "Watt-hours and bank as fitters reckon them", CitationIds = [nameof(Citations.HandBudget)])]
     public static CalculationResult Budget(HandBudgetInput i)
     {

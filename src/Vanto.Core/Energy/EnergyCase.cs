@@ -88,7 +88,7 @@ public sealed record EnergyCase
     /// <summary>The run ends once the bank is below this charge.</summary>
     public double GiveUpSoc { get; init; } = double.NegativeInfinity;
 
-    /// <summary>Ends the run when nobody waits for it any more.</summary>
+    /// <summary>Cancels the run.</summary>
     public CancellationToken Stop { get; init; }
 
     /// <summary>Number of steps.</summary>

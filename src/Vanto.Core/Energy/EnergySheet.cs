@@ -12,7 +12,6 @@ public static class EnergySheet
     /// <summary>Hours beyond which a sheet does not count them.</summary>
     private const double ADay = 24;
 
-    /// <summary>Its blocks.</summary>
     public static IEnumerable<SheetBlock> Of(SurveyDesign survey, EnergyAssessment own)
     {
         yield return new SheetBlock(SheetPlace.Fitted, "What was fitted", SheetForm.Pairs, [.. Fitted(survey.Sources)]);

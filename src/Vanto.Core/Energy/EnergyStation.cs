@@ -16,7 +16,7 @@ public sealed record EnergyInputs(SurveyDesign Survey, LoadDesign Load, UnitDesi
     /// <summary>The rig on its design day where it is solved already.</summary>
     public RigDay? Day { get; init; }
 
-    /// <summary>Ends long runs when nobody waits for them any more.</summary>
+    /// <summary>Cancels long runs.</summary>
     public CancellationToken Stop { get; init; }
 }
 
@@ -276,7 +276,7 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             inputs.Survey.Devices.Where(d => d.Supply == supply).Sum(d => d.PowerW * (d.From == d.To ? 24 : Day.Length(d.From, d.To)));
         var withInverter = !unit.IsDc && sources.Inverter.Fitted && sources.Battery.Fitted;
         var bank = SourceBuilder.Bank(sources.Battery);
-        var perBlock = sources.Battery.Chemistry is Chemistry.Lfp or Chemistry.Nmc ? 12.8 / 12 : 1;
+        var perBlock = sources.Battery.Chemistry.IsLithium() ? 12.8 / 12 : 1;
         var idle = withInverter ? SourceBuilder.Inverter(sources.Inverter).IdleW : 0;
         var ac = Devices(DeviceSupply.Ac);
         var dc = Devices(DeviceSupply.Dc);

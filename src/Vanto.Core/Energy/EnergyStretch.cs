@@ -1,3 +1,4 @@
+using NodaTime;
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
@@ -62,11 +63,11 @@ public static class EnergyStretch
         var ask = inputs.Energy.Stretch;
         if (!StepMinutes.Contains(ask.StepMinutes))
             throw new InputException("energy.stretch.stepMinutes", $"{ask.StepMinutes} min", "a step is 1, 2, 3, 5 or 15 minutes");
-        if (ask.Day > DateTime.DaysInMonth(WeatherYear.CalendarYear, ask.Month))
+        if (ask.Day > WeatherCalendar.DaysIn(ask.Month))
             throw new InputException("energy.stretch.day", $"{ask.Day}",
-                $"{Months[ask.Month - 1]} has {DateTime.DaysInMonth(WeatherYear.CalendarYear, ask.Month)} days");
+                $"{Months[ask.Month - 1]} has {WeatherCalendar.DaysIn(ask.Month)} days");
         var stepS = ask.StepMinutes * 60;
-        var first = new DateOnly(WeatherYear.CalendarYear, ask.Month, ask.Day);
+        var first = new LocalDate(WeatherCalendar.Year, ask.Month, ask.Day);
         // The run begins at the hour the day begins, so its last day reaches into the next.
         var space = SurveyedSpace.Build(inputs.Survey, inputs.Load.SetpointC, inputs.Load.HumidityPct);
         var through = RigDay.Through(space, weather.Days(first.DayOfYear, ask.Days + 1).Steps(stepS), stepS);
@@ -102,7 +103,7 @@ public static class EnergyStretch
             return [];
         var weeks = Enumerable.Range(0, days - WeekDays + 1).Select(d =>
         {
-            var date = new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays((weather.FirstDay - 1 + d) % 365);
+            var date = WeatherCalendar.Day(weather.FirstDay + d);
             var (from, count) = (d * 24, WeekDays * 24);
             return new RemarkableWeek("", date.Month, date.Day, weather.AirC.AsSpan(from, count).ToArray().Average(),
                 weather.GlobalWm2.AsSpan(from, count).ToArray().Sum() / 1000);
@@ -138,11 +139,11 @@ public static class EnergyStretch
         return (asked, held, failure);
     }
 
-    private static IEnumerable<Finding> Findings(EnergyInputs inputs, DateOnly first, EnergyResult result, double[] hours, (int Step, bool Low)? failure)
+    private static IEnumerable<Finding> Findings(EnergyInputs inputs, LocalDate first, EnergyResult result, double[] hours, (int Step, bool Low)? failure)
     {
         Phrase When(double hour)
         {
-            var date = first.AddDays((int)(hour / 24));
+            var date = first.PlusDays((int)(hour / 24));
             return Phrase.Of($"{date.Day} {Months[date.Month - 1]} at {hour % 24:HourOfDay}");
         }
         if (inputs.Survey.Sources.Battery.Fitted && result.CutOffHour is { } dark)

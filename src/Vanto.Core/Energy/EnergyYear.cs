@@ -57,7 +57,6 @@ public static class EnergyYear
 
     private const int StepsAWeek = 7 * 86400 / StepS;
 
-    /// <summary>Runs it.</summary>
     public static EnergyYearResult Of(EnergyInputs inputs, WeatherYear weather, string called)
     {
         var space = SurveyedSpace.Build(inputs.Survey, inputs.Load.SetpointC, inputs.Load.HumidityPct);

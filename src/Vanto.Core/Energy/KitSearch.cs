@@ -102,7 +102,7 @@ public sealed class KitSearch
     {
         var with = _equipment.WithGenerator(_equipment.WithInverter(_demands[demand]), generator);
         bool Holds(KitSize kit) => Feasible(with, _days[demand % _days.Count], kit);
-        // A generator with its starting rule breaks the monotony the staircase lives on.
+        // With a generator a larger kit may end lower, since its starting rule acts on the charge; the staircase would miss kits.
         return with.Generator is null
             ? SystemSizing.Map(SystemSizing.Staircase(_sizing.MostBatteries, _sizing.MostModules, Holds), _sizing.MostBatteries)
             : SystemSizing.FullMap(_sizing.MostBatteries, _sizing.MostModules, Holds);

@@ -30,7 +30,6 @@ public sealed record KitStand(double? MinSoc, int Fails, double? GivesOutHour, d
 /// <summary>What one step more of a part buys.</summary>
 public sealed record StepGain(Phrase Words, KitStand Before, KitStand After, [property: JsonIgnore] DesignEdit Edit)
 {
-    /// <summary>What it changes in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
 }
 

@@ -31,7 +31,6 @@ public static class LimitedPower
         return ([.. waiting.Where(x => !Late(x))], [.. waiting.Where(Late)]);
     }
 
-    /// <summary>Never shed.</summary>
     public const string NeverShed = "carbon monoxide and smoke alarms, bilge pump, medical devices";
 
     /// <summary>Cooling ahead by some kelvin in the day for the night: lumped cabin of one capacity and one conductance (closed form).</summary>

@@ -53,7 +53,7 @@ public static class RoofPacking
 
     private static RoofRectangle Grown(RoofObstacle o, double shadowElevationDeg)
     {
-        var by = o.ClearanceMm + (shadowElevationDeg > 0 ? (int)Math.Ceiling(o.HeightMm / Math.Tan(shadowElevationDeg * Math.PI / 180)) : 0);
+        var by = o.ClearanceMm + (shadowElevationDeg > 0 ? (int)Math.Ceiling(o.HeightMm / Math.Tan(double.DegreesToRadians(shadowElevationDeg))) : 0);
         return new RoofRectangle(o.At.X - by, o.At.Y - by, o.At.LengthMm + 2 * by, o.At.WidthMm + 2 * by);
     }
 

@@ -176,7 +176,7 @@ public static class RunCalculators
             Levels = new BatteryLevels(i.AirOffSoc, i.AirOnSoc, i.CutSoc, i.ReconnectSoc),
             HysteresisK = i.HysteresisK,
             ToleranceK = i.ToleranceK,
-            Inverter = new EnergyInverter(new InverterModel(i.InverterW, 0.01 * i.InverterW), i.InverterW),
+            Inverter = new EnergyInverter(InverterModel.Typical(i.InverterW), i.InverterW),
             Modules = new EnergyModules(i.Modules, i.ModuleW),
         };
         return (energyCase, new LumpedCabin(i.ConductanceWK, i.CapacityKJK * 1000, outdoor, [.. sun.Select((g, k) => i.OpenM2 * g + Warmth(hours[k]))],

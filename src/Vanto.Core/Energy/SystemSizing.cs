@@ -44,7 +44,7 @@ public static class SystemSizing
     public static bool[][] Map(int[] staircase, int mostBatteries) =>
         Array.ConvertAll(staircase, least => Enumerable.Range(1, mostBatteries).Select(b => least > 0 && b >= least).ToArray());
 
-    /// <summary>The same by trying every kit, where monotony is not given (a generator with its starting rule), or to prove the staircase.</summary>
+    /// <summary>The same by trying every kit, where a larger kit may end lower (a generator with its starting rule), or to prove the staircase.</summary>
     public static bool[][] FullMap(int mostBatteries, int mostModules, Func<KitSize, bool> feasible) =>
         [.. Enumerable.Range(0, mostModules + 1).Select(a => Enumerable.Range(1, mostBatteries).Select(b => feasible(new KitSize(b, a))).ToArray())];
 

@@ -104,6 +104,5 @@ public static class Citations
         .Where(f => f.FieldType == typeof(Citation))
         .ToDictionary(f => f.Name, f => (Citation)f.GetValue(null)!);
 
-    /// <summary>The citation of that id.</summary>
     public static Citation Named(string id) => ById[id];
 }

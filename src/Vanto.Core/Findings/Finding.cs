@@ -32,7 +32,6 @@ public sealed record Finding(string Code, Severity Level, Phrase Words, IReadOnl
     /// <summary>Findings in the order they are read: what stops first, else as they were found.</summary>
     public static IReadOnlyList<Finding> Ranked(IEnumerable<Finding> findings) => [.. findings.OrderByDescending(f => f.Level)];
 
-    /// <summary>A finding.</summary>
     public static Finding Of(FindingCode code, Severity level, PhraseHandler words) => Of(code, level, words.Finish());
 
     /// <summary>A finding, with ways out to offer where there are any.</summary>

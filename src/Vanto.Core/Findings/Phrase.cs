@@ -20,7 +20,6 @@ public sealed record Measure(double Value, QuantityKind Quantity, bool Exact = f
 /// </summary>
 public sealed record Phrase(string Template, IReadOnlyList<Measure> Measures)
 {
-    /// <summary>Nothing.</summary>
     public static Phrase Empty { get; } = new("", []);
 
     /// <summary>Builds a phrase from an interpolated string.</summary>

@@ -11,7 +11,6 @@ public sealed record Working(IReadOnlyList<WorkingStep> Steps)
     /// <summary>A working without steps.</summary>
     public static readonly Working None = new([]);
 
-    /// <summary>Starts a working.</summary>
     public static WorkingBuilder Start() => new();
 }
 

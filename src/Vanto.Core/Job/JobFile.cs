@@ -20,7 +20,6 @@ public static partial class JobFile
     /// <summary>All fields of a design, for validation, the interface and the docs.</summary>
     public static IReadOnlyList<FieldInfo> Fields { get; } = FieldCatalogue.Of(typeof(JobDesign), new JobDesign(), Json);
 
-    /// <summary>Writes a design.</summary>
     public static string Write(JobDesign design, bool indented = false) => JsonSerializer.Serialize(design, indented ? Indented : Json);
 
     /// <summary>Deepest nesting of a file; an answer, which is one level deeper, can still be written.</summary>

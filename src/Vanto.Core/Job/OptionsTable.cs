@@ -16,7 +16,6 @@ public sealed record OptionRow
     /// <summary>The worst of its stations.</summary>
     public required StationState State { get; init; }
 
-    /// <summary>Its worst finding.</summary>
     public required Finding? Worst { get; init; }
 
     /// <summary>Heat at the peak.</summary>
@@ -62,7 +61,7 @@ public static class OptionsTable
     /// <summary>The table: the design as it stands first.</summary>
     /// <param name="rig">The rig with its options.</param>
     /// <param name="weather">A year of weather, or null.</param>
-    /// <param name="stop">Ends the work when nobody waits for it any more.</param>
+    /// <param name="stop">Cancels the work.</param>
     /// <exception cref="InputException">Two options of one name.</exception>
     public static OptionsView Of(JobDesign rig, WeatherYear? weather, CancellationToken stop = default)
     {

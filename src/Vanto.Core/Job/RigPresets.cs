@@ -5,7 +5,6 @@ namespace Vanto.Core.Job;
 /// <summary>A sensible rig of each kind to begin from.</summary>
 public static class RigPresets
 {
-    /// <summary>A new design of a kind.</summary>
     public static JobDesign New(RigKind kind, string name)
     {
         var blank = new JobDesign { Name = name };

@@ -45,7 +45,7 @@ public static class SeasonRun
     /// <param name="design">The rig.</param>
     /// <param name="weather">Its weather.</param>
     /// <param name="called">What the weather is called.</param>
-    /// <param name="stop">Ends the work when nobody waits for it any more.</param>
+    /// <param name="stop">Cancels the work.</param>
     public static SeasonResult Of(JobDesign design, WeatherYear weather, string called, CancellationToken stop = default)
     {
         if (design.Load.HeatC >= design.Load.SetpointC)
@@ -87,7 +87,7 @@ public static class SeasonRun
     }
 
     private static int MonthOf(WeatherYear weather, int hour) =>
-        new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays((weather.FirstDay - 1 + hour / 24) % 365).Month;
+        WeatherCalendar.Day(weather.FirstDay + hour / 24).Month;
 
     private static IEnumerable<Finding> Findings(JobDesign design, YearResult year, PartLoadYear? part, AcUnit? unit, int? worst, double[]? peaks)
     {

@@ -38,7 +38,6 @@ public sealed class StationRegistry(IReadOnlyList<Station> all)
     /// <summary>The kind of record of that name, or null.</summary>
     public RecordKind? KindNamed(string name) => RecordKinds.FirstOrDefault(k => k.Name == name);
 
-    /// <summary>The kind of a record.</summary>
     public RecordKind KindOf(StationRecord record) => RecordKinds.First(k => k.Record.IsInstanceOfType(record));
 
     /// <summary>Stations whose results a station reads, in their order.</summary>

@@ -7,7 +7,6 @@ namespace Vanto.Core.Load;
 /// <summary>Findings on air to breathe and to burn, on those left alone in the heat, on damp walls in winter and on shade.</summary>
 internal static class AirFindings
 {
-    /// <summary>All that apply.</summary>
     public static IEnumerable<Finding> Of(SurveyDesign survey, LoadDesign design, SpaceDescription space, HeldAirLoad held, LoadDay day, SoakView soak)
     {
         var freshLs = 1000 * (space.AirChangesPerHour * space.VolumeM3 / 3600 + space.FreshAirM3s);

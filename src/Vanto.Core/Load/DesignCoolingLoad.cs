@@ -77,7 +77,7 @@ public static class DesignCoolingLoad
         model.Begin(drivers.At(step), drivers.OutdoorC[step], convective, radiant);
         var heat = model.HubA * space.SetpointC - model.HubB;
         model.End(space.SetpointC);
-        sources.Advance(0.7 * drivers.GlassSunW[step], 0.6 * drivers.PeopleW[step], drivers.ApplianceRadiantW[step]);
+        sources.Advance(GainShares.SunRadiant * drivers.GlassSunW[step], GainShares.PeopleRadiant * drivers.PeopleW[step], drivers.ApplianceRadiantW[step]);
         return -heat;
     }
 
@@ -95,8 +95,8 @@ public static class DesignCoolingLoad
                 load.ByCause[(int)CauseOf(space.Faces[i].Kind)][hour] += model.Flow(i, drive[i]) / perHour;
             for (var i = 0; i < space.Windows.Count; i++)
                 load.ByCause[(int)Cause.GlassConduction][hour] += model.Flow(space.Faces.Count + i, drive[space.Faces.Count + i]) / perHour;
-            Add(Cause.GlassSun, 0.3 * drivers.GlassSunW[step] + sources.SunW);
-            Add(Cause.People, 0.4 * drivers.PeopleW[step] + sources.PeopleW);
+            Add(Cause.GlassSun, GainShares.SunConvective * drivers.GlassSunW[step] + sources.SunW);
+            Add(Cause.People, GainShares.PeopleConvective * drivers.PeopleW[step] + sources.PeopleW);
             Add(Cause.Appliances, drivers.ApplianceConvectiveW[step] + sources.ApplianceW);
             Add(Cause.Air, model.Infiltration * (drivers.OutdoorC[step] - space.SetpointC));
             Add(Cause.DampAir, exchange * (drivers.OutdoorRatio[step] - space.SetpointRatio));
@@ -142,8 +142,8 @@ public static class DesignCoolingLoad
     {
         private readonly double _keep = model.MassCapacity * drivers.Steps / 86400;
         private readonly double _denominator = model.MassCapacity * drivers.Steps / 86400 + model.MassCoupling;
-        private double _sun = 0.7 * drivers.GlassSunW.Average() / model.MassCoupling, _people =
-            0.6 * drivers.PeopleW.Average() / model.MassCoupling, _appliance = drivers.ApplianceRadiantW.Average() / model.MassCoupling;
+        private double _sun = GainShares.SunRadiant * drivers.GlassSunW.Average() / model.MassCoupling, _people =
+            GainShares.PeopleRadiant * drivers.PeopleW.Average() / model.MassCoupling, _appliance = drivers.ApplianceRadiantW.Average() / model.MassCoupling;
         private double _sunBefore, _peopleBefore, _applianceBefore;
 
         public double SunW => model.MassCoupling * _sun;

@@ -24,7 +24,6 @@ public sealed record GlazingInput : DesignPart
 /// <summary>Glass on its own.</summary>
 public static class GlassCalculators
 {
-    /// <summary>Window.</summary>
     [Calculator("glazing", "Window", "Sun and warmth through a pane with its shade.", CitationIds = [nameof(Citations.Glass)])]
     public static CalculationResult Glazing(GlazingInput i)
     {

@@ -43,7 +43,7 @@ public sealed class HeatSoak
         {
             var before = model.MassC;
             for (var k = 0; k < drivers.Steps; k++)
-                Float(model, k, 0.3 * _drivers.GlassSunW[k], 0.7 * _drivers.GlassSunW[k]);
+                Float(model, k, GainShares.SunConvective * _drivers.GlassSunW[k], GainShares.SunRadiant * _drivers.GlassSunW[k]);
             settled = Math.Abs(model.MassC - before) <= SettledK;
         }
         AirC = new double[drivers.Steps];
@@ -55,7 +55,7 @@ public sealed class HeatSoak
                 _soaked[k * 24 / drivers.Steps] = new ThermalSpace(space);
                 _soaked[k * 24 / drivers.Steps].CopyStateFrom(model);
             }
-            Float(model, k, 0.3 * _drivers.GlassSunW[k], 0.7 * _drivers.GlassSunW[k]);
+            Float(model, k, GainShares.SunConvective * _drivers.GlassSunW[k], GainShares.SunRadiant * _drivers.GlassSunW[k]);
             AirC[k] = model.AirC;
         }
     }

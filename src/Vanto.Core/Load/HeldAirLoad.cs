@@ -71,7 +71,7 @@ public sealed class HeldAirLoad(WeatherMoment[] day)
         var keep = perStep / (perStep + coupling);
         var (exchange, infiltration, heldRatio) = (space.InfiltrationKgS * MoistAir.VaporisationJPerKg, space.InfiltrationWK, space.SetpointRatio);
         var (convective, radiant, damp) = Gains(space);
-        double Radiant(int k) => 0.7 * sunW[k] + radiant[k / perHour];
+        double Radiant(int k) => GainShares.SunRadiant * sunW[k] + radiant[k / perHour];
         double swing = 0;
         for (var k = 0; k < day.Length; k++)
             swing = keep * swing + Radiant(k) / (perStep + coupling);
@@ -81,7 +81,8 @@ public sealed class HeldAirLoad(WeatherMoment[] day)
         {
             var hour = k / perHour;
             swing = keep * swing + Radiant(k) / (perStep + coupling);
-            sensible[hour] += (0.3 * sunW[k] + convective[hour] + coupling * swing + infiltration * (day[k].AirC - space.SetpointC)) / perHour;
+            sensible[hour] +=
+                (GainShares.SunConvective * sunW[k] + convective[hour] + coupling * swing + infiltration * (day[k].AirC - space.SetpointC)) / perHour;
             latent[hour] += Math.Max(0, exchange * (day[k].HumidityRatio - heldRatio) + damp[hour]) / perHour;
         }
     }

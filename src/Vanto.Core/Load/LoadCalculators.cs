@@ -298,7 +298,6 @@ public static class LoadCalculators
             }).Done();
     }
 
-    /// <summary>A year.</summary>
     [Calculator("year-run", "A year of the box", "How often and how hard a box is cooled and heated through a made year.",
         CitationIds = [nameof(Citations.HeatBalance), nameof(Citations.MadeWeather)])]
     public static CalculationResult Year(YearRunInput i)

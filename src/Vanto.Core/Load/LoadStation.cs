@@ -48,7 +48,6 @@ public sealed record LoadMeasure
     [JsonIgnore]
     public DesignEdit Edit { get; init; } = DesignEdit.None;
 
-    /// <summary>What it changes in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
 
     /// <summary>True where it brings the whole night.</summary>
@@ -127,7 +126,6 @@ public sealed record LoadAssessment : IStationResult
     internal SpaceDescription Space => RigDay.Space;
 }
 
-/// <summary>The Load station.</summary>
 public sealed class LoadStation : Station<LoadAssessment>
 {
     /// <inheritdoc />

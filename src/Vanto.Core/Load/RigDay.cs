@@ -9,7 +9,6 @@ public sealed record RigDay(SpaceDescription Space, WeatherMoment[] Weather, Spa
     /// <summary>Step of load runs, s.</summary>
     public const int StepS = 300;
 
-    /// <summary>Seconds a step.</summary>
     public int Seconds => (int)Math.Round(Drivers.StepS);
 
     /// <summary>A row of weather in place of the repeating day, begun from the set-point.</summary>

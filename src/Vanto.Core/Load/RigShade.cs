@@ -47,7 +47,7 @@ public sealed record RigShade(ShadeDesign Design, double SideAzimuthDeg, double 
             return 1;
         var span = (Design.ToDeg - Design.FromDeg + 360) % 360;
         var off = Math.Abs((Design.FromDeg + span / 2 - azimuthDeg + 540) % 360 - 180);
-        var seen = tiltDeg < 45 ? span / 360 : Math.Min(1, span / 180) * Math.Max(0, Math.Cos(Math.Min(90, off) * Math.PI / 180));
+        var seen = tiltDeg < 45 ? span / 360 : Math.Min(1, span / 180) * Math.Max(0, Math.Cos(double.DegreesToRadians(Math.Min(90, off))));
         return 1 - (1 - Shading.HorizonSky(elevationDeg, tiltDeg)) * seen * (Design.Kind == ShadeKind.Building ? 1 : TreeSky);
     }
 }

@@ -49,9 +49,10 @@ public sealed class SpaceDrivers
     public static double SolAir(double airC, double absorptance, double irradiance, double emittance, double longWave, double filmWm2K) =>
         airC + (absorptance * irradiance - emittance * longWave) / filmWm2K;
 
-    /// <summary>Convective and radiant gains of a step: sun through glass 0.7 to the contents, people 0.6.</summary>
+    /// <summary>Convective and radiant gains of a step.</summary>
     public (double Convective, double Radiant) GainSplit(int step) =>
-        (0.3 * GlassSunW[step] + 0.4 * PeopleW[step] + ApplianceConvectiveW[step], 0.7 * GlassSunW[step] + 0.6 * PeopleW[step] + ApplianceRadiantW[step]);
+        (GainShares.SunConvective * GlassSunW[step] + GainShares.PeopleConvective * PeopleW[step] + ApplianceConvectiveW[step],
+            GainShares.SunRadiant * GlassSunW[step] + GainShares.PeopleRadiant * PeopleW[step] + ApplianceRadiantW[step]);
 
     /// <summary>Sol-air temperatures of a step.</summary>
     public ReadOnlySpan<double> At(int step) => Drive.AsSpan(step * Chains, Chains);

@@ -13,7 +13,6 @@ public static class SurveyedSpace
     private const double DrivingWindMs = 25;
     private const double DrivingAirFactor = 3;
     private const double UncooledRiseK = 5;
-    private const double ElectronicsRadiant = 0.3;
 
     private static readonly Dictionary<Activity, (double Sensible, double Latent)> Persons = new()
     {
@@ -168,21 +167,23 @@ public static class SurveyedSpace
         if (people.Count > 0)
         {
             gains.Add(
-                ByHour("people", GainKind.People, 0.6, h => Times(Persons[people.Activity], people.Count * Day.Share(h, people.AwakeFrom, people.AwakeTo))));
+                ByHour("people", GainKind.People, GainShares.PeopleRadiant,
+                    h => Times(Persons[people.Activity], people.Count * Day.Share(h, people.AwakeFrom, people.AwakeTo))));
             if (people.SleepHere)
-                gains.Add(ByHour("sleepers", GainKind.People, 0.6,
+                gains.Add(ByHour("sleepers", GainKind.People, GainShares.PeopleRadiant,
                     h => Times(Persons[Activity.Sleeping], people.Count * (1 - Day.Share(h, people.AwakeFrom, people.AwakeTo)))));
         }
         gains.AddRange(survey.Occupants.Select(
-            o => ByHour(o.Kind == OccupantKind.People ? "visitors" : "animals", GainKind.People, 0.6,
+            o => ByHour(o.Kind == OccupantKind.People ? "visitors" : "animals", GainKind.People, GainShares.PeopleRadiant,
                 h => Times(Occupant(o), o.Count * Day.Share(h, o.From, o.To)))));
         gains.AddRange(survey.Devices.Where(d => d.Inside).Select(
-            d => ByHour(d.Name, GainKind.Appliances, ElectronicsRadiant, h => (d.PowerW * Day.Share(h, d.From, d.To), 0))));
-        gains.AddRange(survey.Cooking.Select(c => ByHour(c.Name, GainKind.Appliances, 0.4, h => Times(Stove(c), Day.Share(h, c.From, c.To)))));
+            d => ByHour(d.Name, GainKind.Appliances, GainShares.ElectronicsRadiant, h => (d.PowerW * Day.Share(h, d.From, d.To), 0))));
+        gains.AddRange(
+            survey.Cooking.Select(c => ByHour(c.Name, GainKind.Appliances, GainShares.CookingRadiant, h => Times(Stove(c), Day.Share(h, c.From, c.To)))));
         if (survey.Sources is { Inverter: { Fitted: true, Inside: true } inverter, Battery.Fitted: true })
         {
             var losses = InverterLosses.Model(inverter);
-            gains.Add(ByHour("inverter", GainKind.Appliances, ElectronicsRadiant, h =>
+            gains.Add(ByHour("inverter", GainKind.Appliances, GainShares.ElectronicsRadiant, h =>
             {
                 var load = inverter.UnitW + survey.Devices.Where(d => d.Supply == DeviceSupply.Ac).Sum(d => d.PowerW * Day.Share(h, d.From, d.To));
                 return (losses.DcPower(load) - load, 0);
@@ -192,12 +193,14 @@ public static class SurveyedSpace
     }
 
     private static (double Sensible, double Latent) Occupant(OccupantDesign o) =>
-        o.Kind == OccupantKind.People ? Persons[o.Activity] : (0.67 * AirExchange.AnimalW(o.MassKg), 0.33 * AirExchange.AnimalW(o.MassKg));
+        o.Kind == OccupantKind.People
+            ? Persons[o.Activity]
+            : (GainShares.AnimalSensible * AirExchange.AnimalW(o.MassKg), (1 - GainShares.AnimalSensible) * AirExchange.AnimalW(o.MassKg));
 
     private static (double Sensible, double Latent) Stove(CookingDesign c)
     {
-        var stays = c.PowerW * (c.Hood ? 0.5 : 1);
-        var damp = c.Kind == StoveKind.Propane ? AirExchange.PropaneLatent : 0.3;
+        var stays = c.PowerW * (c.Hood ? GainShares.UnderHood : 1);
+        var damp = c.Kind == StoveKind.Propane ? AirExchange.PropaneLatent : GainShares.CookingLatent;
         return (stays * (1 - damp), stays * damp);
     }
 

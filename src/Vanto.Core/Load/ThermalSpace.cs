@@ -203,7 +203,7 @@ public sealed class ThermalSpace
         double outdoor = 0, convective = 0, radiant = 0;
         for (var k = 0; k < drivers.Steps; k++)
         {
-            var (c, r) = sunOnly ? (0.3 * drivers.GlassSunW[k], 0.7 * drivers.GlassSunW[k]) : drivers.GainSplit(k);
+            var (c, r) = sunOnly ? (GainShares.SunConvective * drivers.GlassSunW[k], GainShares.SunRadiant * drivers.GlassSunW[k]) : drivers.GainSplit(k);
             convective += c / drivers.Steps;
             radiant += r / drivers.Steps;
             outdoor += drivers.OutdoorC[k] / drivers.Steps;

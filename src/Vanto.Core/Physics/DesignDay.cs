@@ -24,7 +24,6 @@ public sealed record DesignWeather
 public readonly record struct WeatherMoment(double AirC, double HumidityRatio, double DewPointC, SunAngles Sun, SkyIrradiance Sky, double SkyC,
     double ExtraterrestrialWm2)
 {
-    /// <summary>Direction to the sun.</summary>
     public Direction ToSun { get; } = Direction.Of(Sun.ZenithDeg, Sun.AzimuthDeg);
 
     /// <summary>How much colder than air the sky radiates, W/m².</summary>
@@ -36,9 +35,6 @@ public readonly record struct WeatherMoment(double AirC, double HumidityRatio, d
 /// </summary>
 public static class DesignDay
 {
-    /// <summary>The year the sun is taken from.</summary>
-    public const int Year = 2025;
-
     private static readonly double[] Fractions =
     [
         0.82, 0.88, 0.92, 0.95, 0.98, 1.00, 0.98, 0.91, 0.74, 0.55, 0.38, 0.23, 0.13,
@@ -67,10 +63,10 @@ public static class DesignDay
     {
         var air = AirC(day, hour);
         var ratio = HumidityRatio(day, hour);
-        var sun = Sun.Position(Year, day.Month, day.Day, hour, day.UtcOffsetH, day.LatitudeDeg, day.LongitudeDeg, day.PressurePa, air);
-        var sky = Irradiance.ClearSky(sun.ZenithDeg, Sun.DayOfYear(day.Month, day.Day), day.ElevationM, day.LinkeTurbidity);
+        var sun = Sun.Position(WeatherCalendar.Year, day.Month, day.Day, hour, day.UtcOffsetH, day.LatitudeDeg, day.LongitudeDeg, day.PressurePa, air);
+        var sky = Irradiance.ClearSky(sun.ZenithDeg, WeatherCalendar.Number(day.Month, day.Day), day.ElevationM, day.LinkeTurbidity);
         return new WeatherMoment(air, ratio, dew, sun, sky, SkyLongWave.SkyTemperature(air, dew, 0),
-            Physics.Sun.Extraterrestrial(Physics.Sun.DayOfYear(day.Month, day.Day)));
+            Physics.Sun.Extraterrestrial(Physics.WeatherCalendar.Number(day.Month, day.Day)));
     }
 
     /// <summary>The whole day at the middle of equal steps.</summary>

@@ -30,5 +30,5 @@ public static class DiffuseSplit
     public static double Clearness(double global, double cosZenith, double extraterrestrial) =>
         Math.Min(1, global / (extraterrestrial * Math.Max(cosZenith, 0.065)));
 
-    private static readonly double LowSun = Math.Cos(87 * Math.PI / 180);
+    private static readonly double LowSun = Math.Cos(double.DegreesToRadians(87));
 }

@@ -95,7 +95,6 @@ public sealed record EpwReaderInput : DesignPart
 /// <summary>Skin, glass, air and weather on their own.</summary>
 public static class EnvelopeCalculators
 {
-    /// <summary>Conversions.</summary>
     [Calculator("unit-factors", "Units", "Capacity, temperature, air flow and pressure in the other units.", CitationIds = [nameof(Citations.Nist)])]
     public static CalculationResult Factors(UnitFactorsInput i) => new ResultBuilder()
         .Step("Q", "Capacity", "W/0.29307107 BTU/h; /3516.85 tons",
@@ -109,7 +108,7 @@ public static class EnvelopeCalculators
     [Calculator("diffuse-split", "Direct and diffuse sun", "Splits a measured global irradiance.", CitationIds = [nameof(Citations.DiffuseSplit)])]
     public static CalculationResult Split(DiffuseSplitInput i)
     {
-        var cos = Math.Cos(i.ZenithDeg * Math.PI / 180);
+        var cos = Math.Cos(double.DegreesToRadians(i.ZenithDeg));
         var outside = Sun.Extraterrestrial(i.DayOfYear);
         var sky = DiffuseSplit.Split(i.GlobalWm2, cos, outside);
         return new ResultBuilder()
@@ -120,7 +119,6 @@ public static class EnvelopeCalculators
                 Citations.DiffuseSplit).Done();
     }
 
-    /// <summary>Awning.</summary>
     [Calculator("shading", "Awning", "What share of a side an awning shades, and what it takes of its sky.", CitationIds = [nameof(Citations.Geometry)])]
     public static CalculationResult Awning(ShadingInput i)
     {
@@ -132,7 +130,6 @@ public static class EnvelopeCalculators
                 Fraction, Citations.Geometry).Done();
     }
 
-    /// <summary>Ribs.</summary>
     [Calculator("bridging", "Ribs", "What metal ribs add to a wall, by the zone method.", CitationIds = [nameof(Citations.ZoneMethod)])]
     public static CalculationResult Ribs(BridgingInput i)
     {
@@ -150,7 +147,6 @@ public static class EnvelopeCalculators
             .Step("U_extra", "Ribs add", "U − U_clear", $"{u:0.####} − {clear:0.####}", u - clear, ThermalTransmittance, Citations.ZoneMethod).Done();
     }
 
-    /// <summary>Door.</summary>
     [Calculator("door-exchange", "Opening a door", "How much air an opened door changes, and what it costs.",
         CitationIds = [nameof(Citations.Psychrometrics), nameof(Citations.DoorFlow)])]
     public static CalculationResult Door(DoorExchangeInput i)

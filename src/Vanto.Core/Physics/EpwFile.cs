@@ -151,7 +151,7 @@ public static class EpwFile
         {
             var cover = double.IsNaN(columns[Opaque][h]) ? columns[Cover][h] : columns[Opaque][h];
             cloud[h] = double.IsNaN(cover) ? 0 : cover / 10;
-            sky[h] = columns[Infrared][h] > 0 ? Math.Pow(columns[Infrared][h] / 5.670374419e-8, 0.25) - 273.15 : double.NaN;
+            sky[h] = columns[Infrared][h] > 0 ? Math.Pow(columns[Infrared][h] / SkyLongWave.StefanBoltzmann, 0.25) - 273.15 : double.NaN;
         }
         return new EpwResult(new WeatherYear
         {
@@ -175,9 +175,9 @@ public static class EpwFile
         int high = 0, off = 0;
         for (var h = 0; h < global.Length; h++)
         {
-            var date = new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays(h / 24);
-            var sun = Sun.Position(WeatherYear.CalendarYear, date.Month, date.Day, h % 24 + 0.5, place.UtcOffsetH, place.LatitudeDeg, place.LongitudeDeg);
-            var cos = Math.Max(0, Math.Cos(sun.ZenithDeg * Math.PI / 180));
+            var date = WeatherCalendar.Day(1 + h / 24);
+            var sun = Sun.Position(WeatherCalendar.Year, date.Month, date.Day, h % 24 + 0.5, place.UtcOffsetH, place.LatitudeDeg, place.LongitudeDeg);
+            var cos = Math.Max(0, Math.Cos(double.DegreesToRadians(sun.ZenithDeg)));
             if (double.IsNaN(global[h]) && !double.IsNaN(direct[h]) && !double.IsNaN(diffuse[h]))
                 global[h] = direct[h] * cos + diffuse[h];
             if (double.IsNaN(global[h]) && cos == 0)
@@ -240,13 +240,14 @@ public static class EpwFile
         var pressure = place.PressurePa;
         for (var h = 0; h < year.Hours; h++)
         {
-            var date = new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays(h / 24);
+            var date = WeatherCalendar.Day(1 + h / 24);
             var sun =
-                Sun.Position(WeatherYear.CalendarYear, date.Month, date.Day, h % 24 + 0.5, place.UtcOffsetH, place.LatitudeDeg, place.LongitudeDeg, pressure);
-            var sky = DiffuseSplit.Split(year.GlobalWm2[h], Math.Max(0, Math.Cos(sun.ZenithDeg * Math.PI / 180)), Sun.Extraterrestrial(date.DayOfYear));
+                Sun.Position(WeatherCalendar.Year, date.Month, date.Day, h % 24 + 0.5, place.UtcOffsetH, place.LatitudeDeg, place.LongitudeDeg, pressure);
+            var sky = DiffuseSplit.Split(year.GlobalWm2[h], Math.Max(0, Math.Cos(double.DegreesToRadians(sun.ZenithDeg))),
+                Sun.Extraterrestrial(date.DayOfYear));
             var rh = Math.Min(100, MoistAir.RelativeHumidity(year.AirC[h], year.HumidityRatio[h], pressure));
             text.Append(CultureInfo.InvariantCulture,
-                $"{WeatherYear.CalendarYear},{date.Month},{date.Day},{h % 24 + 1},60,?9,{year.AirC[h]:0.0#},"
+                $"{WeatherCalendar.Year},{date.Month},{date.Day},{h % 24 + 1},60,?9,{year.AirC[h]:0.0#},"
                     + $"{MoistAir.DewPoint(year.HumidityRatio[h], pressure):0.0#},{rh:0},{pressure:0},"
                     + $"9999,9999,9999,{year.GlobalWm2[h]:0.#},{sky.Direct:0.#},{sky.Diffuse:0.#},"
                     + $"999900,999900,999900,9999,999,{year.WindMs[h]:0.0},{year.Cloud[h] * 10:0},{year.Cloud[h] * 10:0},"

@@ -69,8 +69,8 @@ public readonly record struct Direction(double East, double North, double Up)
     /// <summary>From the angle off the zenith (or the tilt of a face) and the azimuth, degrees.</summary>
     public static Direction Of(double fromZenithDeg, double azimuthDeg)
     {
-        var (sin, cos) = Math.SinCos(fromZenithDeg * Math.PI / 180);
-        var (east, north) = Math.SinCos(azimuthDeg * Math.PI / 180);
+        var (sin, cos) = Math.SinCos(double.DegreesToRadians(fromZenithDeg));
+        var (east, north) = Math.SinCos(double.DegreesToRadians(azimuthDeg));
         return new Direction(sin * east, sin * north, cos);
     }
 
@@ -81,7 +81,8 @@ public readonly record struct Direction(double East, double North, double Up)
 /// <summary>Long-wave exchange with the sky (Clark and Allen 1978, cloud factor of Walton 1983, from memory).</summary>
 public static class SkyLongWave
 {
-    private const double StefanBoltzmann = 5.670374419e-8;
+    /// <summary>Stefan-Boltzmann constant, W/m²K⁴ (CODATA 2018).</summary>
+    public const double StefanBoltzmann = 5.670374419e-8;
 
     /// <summary>Emissivity of the sky, at most 1.</summary>
     public static double Emissivity(double dewPointC, double cloud)
@@ -102,7 +103,7 @@ public static class SkyLongWave
     {
         if (tiltDeg >= 180)
             return 0;
-        var tilt = tiltDeg * Math.PI / 180;
+        var tilt = double.DegreesToRadians(tiltDeg);
         return (1 + Math.Cos(tilt)) / 2 * Math.Cos(tilt / 2);
     }
 

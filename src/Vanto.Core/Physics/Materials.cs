@@ -6,7 +6,6 @@ public sealed record Material(string Id, string Name, double ConductivityWmK, do
 /// <summary>Handbook-typical materials, from memory.</summary>
 public static class Materials
 {
-    /// <summary>All materials.</summary>
     public static readonly IReadOnlyList<Material> All =
     [
         new("steel", "steel sheet", 50, 7850, 470), new("stainless", "stainless steel", 16, 7900, 500), new("aluminium", "aluminium sheet", 160, 2700, 900),

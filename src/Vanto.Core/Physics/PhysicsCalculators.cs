@@ -273,7 +273,6 @@ public static class PhysicsCalculators
             .Done();
     }
 
-    /// <summary>Sol-air temperature.</summary>
     [Calculator("sol-air", "Sol-air temperature", "How hot a painted face seems to the wall",
         CitationIds = [nameof(Citations.SolAir), nameof(Citations.SkyTemperature)])]
     public static CalculationResult SolAir(SolAirInput i)

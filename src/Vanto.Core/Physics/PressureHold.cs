@@ -1,6 +1,5 @@
 namespace Vanto.Core.Physics;
 
-/// <summary>Verdict of a pressure hold.</summary>
 public enum HoldVerdict { Tight, Leaking, HoldTooShort, PressureRose, TemperatureUnsteady, GaugeTooCoarse }
 
 /// <summary>Nitrogen hold, corrected for temperature (Gay-Lussac). Pressures absolute Pa, temperatures K.</summary>

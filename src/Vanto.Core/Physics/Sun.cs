@@ -71,8 +71,6 @@ public static class Sun
         return 1367 * (1.00011 + 0.034221 * Math.Cos(b) + 0.00128 * Math.Sin(b) + 0.000719 * Math.Cos(2 * b) + 0.000077 * Math.Sin(2 * b));
     }
 
-    /// <summary>Day number 1 to 365; 29 February counts as the 28th.</summary>
-    public static int DayOfYear(int month, int day) => new DateOnly(2025, month, month == 2 ? Math.Min(day, 28) : day).DayOfYear;
 
     private static double Sin(double degrees) => Math.Sin(degrees * Rad);
 

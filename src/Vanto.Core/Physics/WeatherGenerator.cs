@@ -102,8 +102,8 @@ public sealed class WeatherGenerator
     /// <summary>Daily sum on a horizontal plane outside the air, Wh/m², and the sunset angle, radians.</summary>
     public static (double WhM2, double SunsetRad) Extraterrestrial(double latitudeDeg, int dayOfYear)
     {
-        var phi = latitudeDeg * Math.PI / 180;
-        var delta = 23.45 * Math.PI / 180 * Math.Sin(2 * Math.PI * (284 + dayOfYear) / 365);
+        var phi = double.DegreesToRadians(latitudeDeg);
+        var delta = double.DegreesToRadians(23.45) * Math.Sin(2 * Math.PI * (284 + dayOfYear) / 365);
         var sunset = Math.Acos(Math.Clamp(-Math.Tan(phi) * Math.Tan(delta), -1, 1));
         return (24 / Math.PI * Sun.Extraterrestrial(dayOfYear)
             * (Math.Cos(phi) * Math.Cos(delta) * Math.Sin(sunset) + sunset * Math.Sin(phi) * Math.Sin(delta)), sunset);
@@ -193,14 +193,14 @@ public sealed class WeatherGenerator
         var shift = (4 * (_place.LongitudeDeg - 15 * _place.UtcOffsetH) + equation) / 60;
         var shares = new double[24];
         for (var i = 0; i < 24; i++)
-            shares[i] = HourShare(15 * (i + 0.5 + shift - 12) * Math.PI / 180, sunset);
+            shares[i] = HourShare(double.DegreesToRadians(15 * (i + 0.5 + shift - 12)), sunset);
         var all = shares.Sum();
-        var date = new DateOnly(WeatherYear.CalendarYear, 1, 1).AddDays(n - 1);
+        var date = WeatherCalendar.Day(n);
         double clear = 0;
         for (var i = 0; i < 24; i++)
         {
             global[day * 24 + i] = all > 0 ? clearness * sum * shares[i] / all : 0;
-            var sun = Sun.Position(WeatherYear.CalendarYear, date.Month, date.Day, i + 0.5, _place.UtcOffsetH, _place.LatitudeDeg, _place.LongitudeDeg,
+            var sun = Sun.Position(WeatherCalendar.Year, date.Month, date.Day, i + 0.5, _place.UtcOffsetH, _place.LatitudeDeg, _place.LongitudeDeg,
                 _place.PressurePa);
             clear += Irradiance.ClearSky(sun.ZenithDeg, n, _place.ElevationM, _turbidity).Global;
         }

@@ -24,9 +24,6 @@ public sealed record WeatherYear
     public required double[] WindMs { get; init; }
     public required double[] SkyC { get; init; }
 
-    /// <summary>The calendar that the sun is taken from.</summary>
-    public const int CalendarYear = 2025;
-
     /// <summary>Number of hours.</summary>
     public int Hours => AirC.Length;
 
@@ -75,7 +72,7 @@ public sealed record WeatherYear
 
     private void FillDay(int day, int perHour, double[] dew, WeatherMoment[] moments)
     {
-        var date = new DateOnly(CalendarYear, 1, 1).AddDays((FirstDay - 1 + day) % 365);
+        var date = WeatherCalendar.Day(FirstDay + day);
         var extraterrestrial = Sun.Extraterrestrial(date.DayOfYear);
         var suns = new SunAngles[perHour];
         for (var hour = day * 24; hour < Math.Min(Hours, day * 24 + 24); hour++)
@@ -83,9 +80,9 @@ public sealed record WeatherYear
             double mean = 0;
             for (var k = 0; k < perHour; k++)
             {
-                suns[k] = Sun.Position(CalendarYear, date.Month, date.Day, hour % 24 + (k + 0.5) / perHour, Place.UtcOffsetH, Place.LatitudeDeg,
+                suns[k] = Sun.Position(WeatherCalendar.Year, date.Month, date.Day, hour % 24 + (k + 0.5) / perHour, Place.UtcOffsetH, Place.LatitudeDeg,
                     Place.LongitudeDeg, Place.PressurePa);
-                mean += extraterrestrial * Math.Max(0, Math.Cos(suns[k].ZenithDeg * Math.PI / 180)) / perHour;
+                mean += extraterrestrial * Math.Max(0, Math.Cos(double.DegreesToRadians(suns[k].ZenithDeg))) / perHour;
             }
             var clearness = mean < 1 ? 0 : GlobalWm2[hour] / mean;
             for (var k = 0; k < perHour; k++)
@@ -98,7 +95,7 @@ public sealed record WeatherYear
         var (low, high, share) = into < 0.5 ? (Math.Max(0, hour - 1), hour, into + 0.5) : (hour, Math.Min(Hours - 1, hour + 1), into - 0.5);
         double Between(double[] series) => series[low] + (series[high] - series[low]) * share;
         var air = Between(AirC);
-        var cos = Math.Max(0, Math.Cos(sun.ZenithDeg * Math.PI / 180));
+        var cos = Math.Max(0, Math.Cos(double.DegreesToRadians(sun.ZenithDeg)));
         var global = clearness * extraterrestrial * cos;
         var sky = double.IsNaN(DirectWm2[hour]) ? DiffuseSplit.Split(global, cos, extraterrestrial) : Measured(hour, global, cos);
         var skyC = double.IsNaN(SkyC[hour]) ? SkyLongWave.SkyTemperature(air, Between(dew), Cloud[hour]) : Between(SkyC);

@@ -7,7 +7,6 @@ namespace Vanto.Core.Quantities;
 /// <summary>How designs are written and read everywhere: camel case, choices by name, strict numbers.</summary>
 public static class DesignJson
 {
-    /// <summary>The options.</summary>
     public static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
     {
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },

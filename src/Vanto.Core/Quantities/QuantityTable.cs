@@ -24,10 +24,8 @@ public static class QuantityTable
 
     private static readonly Dictionary<QuantityKind, Quantity> Rows = Build().ToDictionary(q => q.Kind);
 
-    /// <summary>All rows.</summary>
     public static IReadOnlyCollection<Quantity> All => Rows.Values;
 
-    /// <summary>The row of one kind.</summary>
     public static Quantity Of(QuantityKind kind) => Rows[kind];
 
     private static UnitOfMeasure Unit(string symbol, double factor, int decimals, params string[] aliases) =>

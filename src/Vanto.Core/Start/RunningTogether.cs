@@ -24,7 +24,7 @@ public static class RunningTogether
     private const string UnitName = "air conditioner";
     private const double DevicePowerFactor = 0.95;
 
-    /// <summary>More sets than these nobody reads; how many there are beside them is said.</summary>
+    /// <summary>Sets written down at most; how many there are beside them is said.</summary>
     private const int MostSets = 40;
 
     /// <summary>Of the devices on board with the unit; null where the unit runs straight on the battery, or nothing is known of its source.</summary>

@@ -82,7 +82,7 @@ public static class SourceCalculators
             var unit = Single(id, field);
             if (i.Soft)
                 SoftStarter.Check("reduction", unit.LockedRotorA, unit.RlaA, i.Reduction);
-            return new UnitToStart(id, StartStation.Motor(unit, 1), new NeighbourLoad("fan", unit.FanPowerW, 0.85, false),
+            return new UnitToStart(id, StartStation.Motor(unit, 1), new NeighbourLoad("fan", unit.FanPowerW, AcUnit.FanPowerFactor, false),
                 i.Soft ? StartRemedy.SoftStarter : StartRemedy.None, i.Reduction);
         }
         var (first, second) = (Of(i.First, "first"), Of(i.Second, "second"));
@@ -112,6 +112,6 @@ public static class SourceCalculators
         Motor = StartStation.Motor(unit, 1),
         Source = PowerSource.OfInverter(SourceClass.HighFrequencyInverter, unit.SupplyVoltageV < 150 ? 120 : 230, 1000),
         Line = new Complex(lineOhm, 0),
-        Neighbours = [new NeighbourLoad("fan", unit.FanPowerW, 0.85, false)],
+        Neighbours = [new NeighbourLoad("fan", unit.FanPowerW, AcUnit.FanPowerFactor, false)],
     };
 }

@@ -3,6 +3,7 @@ using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 using Vanto.Core.Supply;
+using Vanto.Core.Unit;
 using static Vanto.Core.Quantities.QuantityKind;
 
 namespace Vanto.Core.Start;
@@ -131,7 +132,7 @@ public static class StartCalculators
     {
         var bank = new BatteryBank(Chemistry.Lfp, (int)Math.Round(i.NominalV / 12 * CellData.Of(Chemistry.Lfp).CellsPer12V), i.AmpHours,
             extraResistance: i.LinksOhm);
-        var dc = new DcSide(bank, i.Soc, i.CableOhm, new InverterModel(i.RatedW, 0.01 * i.RatedW));
+        var dc = new DcSide(bank, i.Soc, i.CableOhm, InverterModel.Typical(i.RatedW));
         if (i.Remedy == StartRemedy.SoftStarter)
             SoftStarter.Check("reduction", i.LraA, i.RlaA, i.Reduction);
         var source = PowerSource.OfInverter(i.Transformer ? SourceClass.TransformerInverter : SourceClass.HighFrequencyInverter, i.OutputV, i.RatedW, dc);
@@ -140,7 +141,7 @@ public static class StartCalculators
             Motor = i.Model(),
             Source = source,
             Line = new Complex(i.LineOhm, 0),
-            Neighbours = [new NeighbourLoad("others", i.OthersW, 0.85, false)],
+            Neighbours = [new NeighbourLoad("others", i.OthersW, AcUnit.FanPowerFactor, false)],
             Remedy = i.Remedy,
             Reduction = i.Reduction,
         };

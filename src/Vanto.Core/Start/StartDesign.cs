@@ -53,7 +53,6 @@ public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, P
     /// <summary>How much its end weighs; empty where it starts.</summary>
     public Severity? Level => Ends.Level(Outcome);
 
-    /// <summary>What it changes in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
 }
 

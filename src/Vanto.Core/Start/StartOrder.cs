@@ -19,7 +19,6 @@ public static class StartOrder
     /// <summary>Orders of more are not tried.</summary>
     public const int MostUnits = 6;
 
-    /// <summary>One order.</summary>
     public static StartOrderResult Of(StartCase start, IReadOnlyList<UnitToStart> units)
     {
         // Every fan may run already: a unit's fan comes on before its compressor.

@@ -67,7 +67,6 @@ public sealed class StartStation : Station<StartAssessment>
         _ => "trips",
     };
 
-    private const double FanPowerFactor = 0.85;
     private const double MeasuredApart = 0.15;
     private const double DevicePowerFactor = 0.95;
 
@@ -167,7 +166,7 @@ public sealed class StartStation : Station<StartAssessment>
         Neighbours = [Fan(unit), .. Neighbours(survey)],
     };
 
-    private static NeighbourLoad Fan(AcUnit unit) => new("its own fan", unit.FanPowerW, FanPowerFactor, false, OwnFan: true);
+    private static NeighbourLoad Fan(AcUnit unit) => new("its own fan", unit.FanPowerW, AcUnit.FanPowerFactor, false, OwnFan: true);
 
     /// <summary>Devices that may be on at the start, as neighbours on the AC side.</summary>
     internal static List<NeighbourLoad> Neighbours(SurveyDesign survey) =>
@@ -397,7 +396,7 @@ public sealed class StartStation : Station<StartAssessment>
         SourceBuilder.InverterStepsW.Cast<double?>().FirstOrDefault(w => StartSimulation.Starts(start with { Source = Resized(start.Source, w!.Value) }));
 
     private static PowerSource Resized(PowerSource source, double watts) =>
-        source with { ContinuousW = watts, Dc = source.Dc is { } dc ? dc with { Inverter = new InverterModel(watts, 0.01 * watts) } : null };
+        source with { ContinuousW = watts, Dc = source.Dc is { } dc ? dc with { Inverter = InverterModel.Typical(watts) } : null };
 
     private static Finding? BoughtForSurge(StartCase start, StartDesign design, SurveyDesign survey)
     {

@@ -36,7 +36,7 @@ public static class StartStudy
     /// <param name="survey">The rig.</param>
     /// <param name="design">How it is to start.</param>
     /// <param name="plate">The unit by its plate.</param>
-    /// <param name="stop">Ends the work when nobody waits for it any more.</param>
+    /// <param name="stop">Cancels the work.</param>
     public static StartStudyResult Of(SurveyDesign survey, StartDesign design, AcUnit plate, CancellationToken stop = default)
     {
         var unit = StartStation.AsMeasured(survey, design, plate);
@@ -78,7 +78,7 @@ public static class StartStudy
                 throw new InputException($"start.further[{i}].lraA", Phrase.Of($"{c.LraA:Current}"),
                     Phrase.Of($"LRA must be at least 2.5 × RLA ({2.5 * c.RlaA:Current}); got {c.LraA:Current}"));
             var motor = MotorModel.FromNameplate(unit.SupplyVoltageV, lra, c.RlaA);
-            units.Add(new UnitToStart(c.Name, motor, new NeighbourLoad("fan", c.FanW, 0.85, false),
+            units.Add(new UnitToStart(c.Name, motor, new NeighbourLoad("fan", c.FanW, AcUnit.FanPowerFactor, false),
                 c.Soft && StartVerdict.ReductionFits(motor, SoftReduction) ? StartRemedy.SoftStarter : StartRemedy.None, SoftReduction));
         }
         var beside = start with { Neighbours = [.. start.Neighbours.Skip(1)] };

@@ -19,10 +19,8 @@ public sealed record SheetLine(Phrase Label, Phrase Value, Phrase Beside, string
     /// <summary>Small print.</summary>
     public bool Faint { get; init; }
 
-    /// <summary>Label and value.</summary>
     public static SheetLine Pair(string label, Phrase value) => new(Phrase.Of($"{label}"), value, Phrase.Empty, "", null);
 
-    /// <summary>A sentence.</summary>
     public static SheetLine Sentence(Phrase words, StationState? state = null) => new(Phrase.Empty, words, Phrase.Empty, "", state);
 }
 

@@ -12,7 +12,6 @@ public interface IStationResult
     /// <summary>What it says in a sentence.</summary>
     Verdict Verdict { get; }
 
-    /// <summary>What it judged.</summary>
     IReadOnlyList<Finding> Findings { get; }
 }
 
@@ -28,7 +27,6 @@ public abstract class Station
     /// <summary>The part of the work it belongs to.</summary>
     public abstract StationPhase Phase { get; }
 
-    /// <summary>Type of its result.</summary>
     public abstract Type Result { get; }
 
     /// <summary>
@@ -63,7 +61,6 @@ public abstract class Station<T> : Station where T : class, IStationResult
     public sealed override Type Result => typeof(T);
 }
 
-/// <summary>One entry of the ledger.</summary>
 public sealed record LedgerEntry
 {
     /// <summary>heat, unit, start, night, sun or weight.</summary>
@@ -72,7 +69,6 @@ public sealed record LedgerEntry
     /// <summary>The station that made it.</summary>
     public required string Station { get; init; }
 
-    /// <summary>The figure.</summary>
     public required Measure Value { get; init; }
 
     /// <summary>Beside the figure.</summary>

@@ -21,7 +21,6 @@ public sealed class StationInputs
         IReadOnlyDictionary<Type, DesignPart> designs, IReadOnlyList<StationRecord> records, ImmutableList<(Station, IStationResult)> before) =>
         (_designs, _records, _before) = (designs, records, before);
 
-    /// <summary>A part of the design.</summary>
     public T Design<T>() where T : DesignPart => (T)_designs[typeof(T)];
 
     /// <summary>An earlier station's result, which is among those this station says it reads.</summary>

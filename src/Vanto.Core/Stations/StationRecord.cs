@@ -32,10 +32,8 @@ public abstract class RecordKind
     /// <summary>What one value of it is called in a refusal.</summary>
     public abstract string ValueName { get; }
 
-    /// <summary>Type of the record.</summary>
     public abstract Type Record { get; }
 
-    /// <summary>Type of its values.</summary>
     public abstract Type Values { get; }
 
     /// <summary>What can be written in it.</summary>

@@ -7,6 +7,13 @@ namespace Vanto.Core.Supply;
 /// <summary>Battery chemistries.</summary>
 public enum Chemistry { [Called("lithium iron phosphate")] Lfp, [Called("AGM lead")] Agm, [Called("flooded lead")] Flooded, [Called("lithium NMC")] Nmc }
 
+/// <summary>What chemistries have in common.</summary>
+public static class Chemistries
+{
+    /// <summary>True of lithium, which has a management board and must not be charged in the cold.</summary>
+    public static bool IsLithium(this Chemistry chemistry) => chemistry is Chemistry.Lfp or Chemistry.Nmc;
+}
+
 /// <summary>Typical cell data of one chemistry; common practice, a maker's sheet replaces it.</summary>
 public sealed record CellData
 {
@@ -119,7 +126,6 @@ public sealed record CellData
         CellsPer12V = 4,
     };
 
-    /// <summary>The data of a chemistry.</summary>
     public static CellData Of(Chemistry chemistry) => chemistry switch
     {
         Chemistry.Lfp => Lfp,
@@ -170,7 +176,7 @@ public sealed class BatteryBank
         AmpHours = ampHours;
         TemperatureC = temperatureC;
         CapacityAh = ampHours * Roots.Interpolate(CellData.CapacityTemperatures, _cell.CapacityAtTemperature, temperatureC) * ageCapacity;
-        ExtraResistance = extraResistance ?? (chemistry is Chemistry.Lfp or Chemistry.Nmc ? 0.0001 * cells * 100 / ampHours : 0);
+        ExtraResistance = extraResistance ?? (chemistry.IsLithium() ? 0.0001 * cells * 100 / ampHours : 0);
         ContinuousA = continuousA ?? _cell.ContinuousPerAh * ampHours;
         _resistanceBase =
             _cell.OhmAh * cells / ampHours * Roots.Interpolate(CellData.ResistanceTemperatures, _cell.ResistanceAtTemperature, temperatureC) * ageResistance;
@@ -205,7 +211,7 @@ public sealed class BatteryBank
     public double ContinuousA { get; }
 
     /// <summary>True for lithium chemistries, whose management board trips on over-current.</summary>
-    public bool HasManagementBoard => Chemistry is Chemistry.Lfp or Chemistry.Nmc;
+    public bool HasManagementBoard => Chemistry.IsLithium();
 
     /// <summary>Nominal voltage as spoken of: 12 V for each 4 lithium or 6 lead cells.</summary>
     public double NominalVoltage => 12.0 * Cells / _cell.CellsPer12V;

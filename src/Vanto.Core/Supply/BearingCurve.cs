@@ -43,7 +43,6 @@ public sealed class BearingCurve
         : ratio >= _last.Ratio ? _last.Seconds
         : Math.Exp(Roots.Interpolate(_logRatio, _logSeconds, Math.Log(ratio)));
 
-    /// <summary>High-frequency inverter.</summary>
     public static readonly BearingCurve HighFrequencyInverter = new((1.0, 1800), (1.1, 60), (1.5, 5), (2.0, 0.5));
 
     /// <summary>Low-frequency (transformer) inverter.</summary>

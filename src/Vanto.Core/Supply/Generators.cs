@@ -2,10 +2,8 @@ using Vanto.Core.Findings;
 
 namespace Vanto.Core.Supply;
 
-/// <summary>Kinds of generator.</summary>
 public enum GeneratorKind { Inverter, Conventional }
 
-/// <summary>Kinds of fuel.</summary>
 public enum FuelKind { Diesel, PetrolInverter, Petrol, Lpg }
 
 /// <summary>What a generator has left by height and heat, and what it burns; common practice.</summary>

@@ -7,6 +7,9 @@ namespace Vanto.Core.Supply;
 /// <param name="Quadratic">Share lost with the square of the load, at rating.</param>
 public readonly record struct InverterModel(double RatedW, double IdleW, double Linear = 0.03, double Quadratic = 0.05)
 {
+    /// <summary>One of which only the rating is known.</summary>
+    public static InverterModel Typical(double ratedW) => new(ratedW, InverterLosses.IdleShare * ratedW);
+
     /// <summary>DC watts drawn for AC watts delivered.</summary>
     public double DcPower(double acW) => acW + IdleW + Linear * acW + Quadratic * acW * acW / RatedW;
 

@@ -9,7 +9,6 @@ public static class SourceBuilder
     /// <summary>Continuous watts of inverters as they are sold.</summary>
     public static readonly IReadOnlyList<double> InverterStepsW = [1000, 1500, 2000, 2500, 3000, 3500, 4000, 5000, 6000, 8000];
 
-    /// <summary>The bank.</summary>
     public static BatteryBank Bank(BatteryDesign battery)
     {
         return new BatteryBank(battery.Chemistry, battery.Cells, battery.BlockAh * battery.Blocks, battery.TemperatureC, battery.CapacityLeft,
@@ -61,7 +60,6 @@ public static class SourceBuilder
         }
     }
 
-    /// <summary>The source class of an inverter.</summary>
     public static SourceClass Class(InverterClass kind) => kind switch
     {
         InverterClass.Transformer => SourceClass.TransformerInverter,

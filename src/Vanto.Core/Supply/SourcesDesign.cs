@@ -47,7 +47,6 @@ public sealed record BatteryDesign : DesignPart
     [System.Text.Json.Serialization.JsonIgnore]
     public double BankV => 12.0 * Cells / CellData.Of(Chemistry).CellsPer12V;
 
-    /// <summary>Cells in series.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public int Cells => BuiltOf == BankUnit.Cells ? Series : (int)Math.Round(NominalV * Series / 12 * CellData.Of(Chemistry).CellsPer12V);
 
@@ -63,7 +62,6 @@ public enum InverterClass
     Transformer, [Called("power station")] PowerStation, [Called("hybrid, with a solar input of its own")] Hybrid
 }
 
-/// <summary>The inverter.</summary>
 public sealed record InverterDesign : DesignPart
 {
     [Ask("Inverter on board")] public bool Fitted { get; init; } = true;
@@ -108,7 +106,6 @@ public sealed record EfficiencyDesign : DesignPart
     [Field(QuantityKind.Fraction, 0.3, 0.999, Label = "it has")] public double Efficiency { get; init; } = 0.90;
 }
 
-/// <summary>The generator.</summary>
 public sealed record GeneratorDesign : DesignPart
 {
     [Ask("Generator on board")] public bool Fitted { get; init; }

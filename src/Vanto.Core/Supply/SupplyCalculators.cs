@@ -103,7 +103,6 @@ public sealed record PvPowerInput : DesignPart
 /// <summary>Calculations of inverters, generators, cables, banks and modules, for the Bench and the API.</summary>
 public static class SupplyCalculators
 {
-    /// <summary>Inverter losses.</summary>
     [Calculator("inverter-losses", "Inverter losses", "What the battery gives for an AC load", CitationIds = [nameof(Citations.InverterLoss)])]
     public static CalculationResult InverterLosses(InverterLossesInput i)
     {
@@ -116,7 +115,6 @@ public static class SupplyCalculators
                 ElectricPower, Citations.InverterLoss).Done();
     }
 
-    /// <summary>Generator derate.</summary>
     [Calculator("generator-derate", "Generator derate", "What is left up here in this heat", CitationIds = [nameof(Citations.GeneratorDerate)])]
     public static CalculationResult GeneratorDerate(GeneratorDerateInput i)
     {
@@ -127,7 +125,6 @@ public static class SupplyCalculators
             .Step("P", "Power left", "P_label·f", $"{i.RatedW} × {factor:0.####}", i.RatedW * factor, ElectricPower, Citations.GeneratorDerate).Done();
     }
 
-    /// <summary>Fuel rate.</summary>
     [Calculator("fuel-rate", "Fuel rate", "Litres an hour", CitationIds = [nameof(Citations.Fuel)])]
     public static CalculationResult FuelRate(FuelRateInput i) => new ResultBuilder()
         .Step("L/h", "Litres an hour", "(a·P_rated + b·P)/1000", $"{Calls.Name(i.Fuel)}, {i.RatedW} W rated, {i.LoadW} W",

@@ -79,7 +79,6 @@ public static class RigBox
         (SurveyCatalogue.Paints.FirstOrDefault(p => p.Id == paint)
             ?? throw Unknown($"{field}.paint", paint, SurveyCatalogue.Paints.Select(p => p.Id))).Absorptance;
 
-    /// <summary>Glazing and cover of a window.</summary>
     public static (Glazing Glazing, WindowCover Cover) Glass(WindowDesign window, string field) => (
         SurveyCatalogue.Glazings.FirstOrDefault(g => g.Id == window.Glazing)
             ?? throw Unknown($"{field}.glazing", window.Glazing, SurveyCatalogue.Glazings.Select(g => g.Id)),

@@ -46,7 +46,6 @@ public static class SurveyCatalogue
         new("teak", "teak", 0.60), new("earth", "bare earth", 0.70),
     ];
 
-    /// <summary>Glazings.</summary>
     public static readonly IReadOnlyList<Glazing> Glazings =
     [
         new("single", "single clear", 5.8, 0.82, false), new("windscreen", "laminated windscreen", 5.8, 0.73, false),

@@ -4,7 +4,6 @@ using Vanto.Core.Supply;
 
 namespace Vanto.Core.Survey;
 
-/// <summary>Kinds of rig.</summary>
 public enum RigKind
 {
     [Called("van")] Van, [Called("RV")] Rv, [Called("bus")] Bus, [Called("boat")] Boat, [Called("trailer")] Trailer,
@@ -27,7 +26,6 @@ public enum Activity
 /// <summary>Parked, or on the road.</summary>
 public enum Motion { [Called("parked")] Parked, [Called("driving")] Driving }
 
-/// <summary>Supply of a device.</summary>
 public enum DeviceSupply { [Called("inverter or shore")] Ac, [Called("battery")] Dc }
 
 /// <summary>The rig as measured: what it is, where it stands, its skin, glass, people, devices and sources.</summary>
@@ -113,7 +111,6 @@ public sealed record SkinDesign : DesignPart
     [Ask("Layers")] public IReadOnlyList<LayerDesign> Layers { get; init; } = [];
 }
 
-/// <summary>Metals of ribs.</summary>
 public enum RibMetal { [Called("steel")] Steel, [Called("aluminium")] Aluminium, [Called("stainless steel")] Stainless }
 
 /// <summary>Metal ribs as measured; they replace the preset's typical ribs.</summary>
@@ -218,7 +215,6 @@ public sealed record OccupantDesign : DesignPart
     [Ask("Left alone", Help = "nobody there to act when the power fails")] public bool Alone { get; init; }
 }
 
-/// <summary>Kinds of stove.</summary>
 public enum StoveKind { [Called("electric")] Electric, [Called("propane, unvented")] Propane }
 
 /// <summary>Cooking or another flame.</summary>

@@ -8,7 +8,6 @@ namespace Vanto.Core.Survey;
 /// <summary>What the survey prints for the owner: the rig, and the dangers of its sources.</summary>
 public static class SurveySheet
 {
-    /// <summary>Its blocks.</summary>
     public static IEnumerable<SheetBlock> Of(SurveyDesign survey)
     {
         var (space, place) = (survey.Space, survey.Place);
@@ -27,7 +26,7 @@ public static class SurveySheet
         if (sources.Battery.Fitted)
             yield return SheetLine.Sentence(
                 Phrase.Of($"A battery bank gives thousands of amperes into a short: fuse at the positive post, insulated tools, no rings."));
-        if (sources.Battery is { Fitted: true, Chemistry: Chemistry.Lfp or Chemistry.Nmc })
+        if (sources.Battery.Fitted && sources.Battery.Chemistry.IsLithium())
             yield return SheetLine.Sentence(Phrase.Of($"Never charge the lithium bank below {0.0:Temperature}."));
         if (sources.Modules.Count > 0)
             yield return SheetLine.Sentence(Phrase.Of($"Modules are live in daylight: open their disconnect first."));

@@ -17,7 +17,6 @@ public sealed record SurveyAssessment(Verdict Verdict, IReadOnlyList<Finding> Fi
 /// <param name="Lit">Upright sides that it falls on.</param>
 public sealed record SunHour(int Hour, double AzimuthDeg, double ElevationDeg, IReadOnlyList<Side> Lit);
 
-/// <summary>The Survey station.</summary>
 public sealed class SurveyStation : Station<SurveyAssessment>
 {
     /// <inheritdoc />
@@ -48,7 +47,8 @@ public sealed class SurveyStation : Station<SurveyAssessment>
         var wall = WallTransmittance(survey);
         var path = Enumerable.Range(0, 24)
             .Select(
-                h => (Hour: h, Sun: Sun.Position(DesignDay.Year, weather.Month, weather.Day, h, weather.UtcOffsetH, weather.LatitudeDeg, weather.LongitudeDeg)))
+                h => (Hour: h,
+                    Sun: Sun.Position(WeatherCalendar.Year, weather.Month, weather.Day, h, weather.UtcOffsetH, weather.LatitudeDeg, weather.LongitudeDeg)))
             .Where(s => s.Sun.ElevationDeg > 0)
             .Select(s => new SunHour(s.Hour, s.Sun.AzimuthDeg, s.Sun.ElevationDeg, Lit(survey, s.Sun)))
             .ToList();

@@ -18,6 +18,9 @@ public enum AcKind
 /// </summary>
 public sealed record AcUnit : DesignPart
 {
+    /// <summary>Power factor of a unit's fan; common practice.</summary>
+    public const double FanPowerFactor = 0.85;
+
     [Ask("Name", Longest = 60)] public string Id { get; init; } = "";
     [Ask("Kind")] public AcKind Kind { get; init; }
     [Field(QuantityKind.Voltage, 10, 500, Label = "Supply voltage")] public double SupplyVoltageV { get; init; } = 115;
@@ -80,7 +83,6 @@ public sealed record AcUnit : DesignPart
 /// <summary>Generic classes of air conditioners; invented figures of typical size, common practice.</summary>
 public static class UnitCatalogue
 {
-    /// <summary>All classes.</summary>
     public static IReadOnlyList<AcUnit> All { get; } =
     [
         Rooftop("RT-09-115", 115, 60, 2700, 980, 7.6, 40, 110, 33), Rooftop("RT-11-115", 115, 60, 3220, 1200, 9.4, 48, 120, 38),

@@ -5,7 +5,6 @@ namespace Vanto.Core.Unit;
 /// <summary>How the coil splits its cooling.</summary>
 public readonly record struct CoilSplit(double SensibleW, double LatentW, double ApparatusDewPointC)
 {
-    /// <summary>Sensible share.</summary>
     public double SensibleShare => SensibleW / (SensibleW + LatentW);
 }
 
@@ -20,7 +19,11 @@ public readonly record struct RoomHour(double SensibleW, double InternalLatentW,
 public static class Capacity
 {
     private const double BypassFactor = 0.15;
-    private const double FlowPerWatt = 0.05e-3;
+    /// <summary>Air that a head moves for each nominal watt, m³/s; common practice.</summary>
+    public const double FlowPerWatt = 0.05e-3;
+
+    /// <summary>Share of the capacity left at a share of the air flow, as by a dirty filter; common practice.</summary>
+    public static double FlowFactor(double airFlowShare) => 0.8 + 0.2 * airFlowShare;
     private const double MostStartsPerHour = 3;
 
     /// <summary>Nominal sizes offered, W (5 to 36 thousand BTU/h).</summary>
@@ -32,7 +35,7 @@ public static class Capacity
 
     /// <summary>Capacity left by altitude and a dirty filter; common practice.</summary>
     public static double PlaceFactor(double pressurePa, double airFlowShare) =>
-        (1 - 0.25 * (1 - pressurePa / Atmosphere.SeaLevelPa)) * (0.8 + 0.2 * airFlowShare);
+        (1 - 0.25 * (1 - pressurePa / Atmosphere.SeaLevelPa)) * FlowFactor(airFlowShare);
 
     /// <summary>Factor of capacity by outdoor temperature.</summary>
     public static double OutdoorFactor(double outdoorC) => outdoorC > 35 ? 1 - 0.010 * (outdoorC - 35) : 1 - 0.006 * (outdoorC - 35);

@@ -19,7 +19,6 @@ public readonly record struct CircuitNeed(double RunA, double MostA, double McaA
 /// </summary>
 public static class Nameplate
 {
-    private const double FanPowerFactor = 0.85;
     private static readonly double[] StandardA = [15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100];
 
     /// <summary>The unit's circuit.</summary>
@@ -29,7 +28,7 @@ public static class Nameplate
         double Amperes(double watts) => watts / (unit.SupplyVoltageV * factor);
         var run = Amperes(unit.RatedPowerW);
         var most = unit.SingleSpeed ? run : Amperes(Performance.MostPowerW(unit, Performance.RatedOutdoorC));
-        var fan = unit.FanPowerW / (FanPowerFactor * unit.SupplyVoltageV);
+        var fan = unit.FanPowerW / (AcUnit.FanPowerFactor * unit.SupplyVoltageV);
         var mca = unit.McaA ?? (unit.SingleSpeed ? 1.25 * unit.RlaA + fan : 1.25 * most);
         double? mocp = unit.IsDc ? null
             : unit.MocpA ?? (unit.SingleSpeed
@@ -69,7 +68,9 @@ public static class NameplateCalculators
         if (!unit.SingleSpeed)
             result.Step("I_max", "At its highest capacity", "P(x_max)/(V·pf)", $"x {unit.MaxShare:0.###}", need.MostA, Current, Citations.InverterCurve);
         result.Step("MCA", "Minimum circuit ampacity", unit.SingleSpeed ? "1.25·RLA + I_fan" : "1.25·I_max",
-            unit.SingleSpeed ? $"1.25 × {unit.RlaA} + {unit.FanPowerW}/(0.85 × {unit.SupplyVoltageV})" : (FormattableString)$"1.25 × {need.MostA:0.###}",
+            unit.SingleSpeed
+                ? $"1.25 × {unit.RlaA} + {unit.FanPowerW}/({AcUnit.FanPowerFactor} × {unit.SupplyVoltageV})"
+                : (FormattableString)$"1.25 × {need.MostA:0.###}",
             need.McaA, Current, Citations.Nec440);
         if (need.MocpA is { } mocp)
             result.Step("MOCP", "Largest breaker or fuse", unit.SingleSpeed ? "standard size at most 1.75·RLA + I_fan" : "next standard size above MCA",

@@ -28,6 +28,9 @@ public static class Performance
     /// <summary>Indoor wet bulb of the rating point, 67 °F (AHRI 210/240 test A, published).</summary>
     public const double RatedWetBulbC = 19.0 + 4.0 / 9.0;
 
+    /// <summary>Dry bulb indoors at the rating point (AHRI 210/240 test A, published), °C.</summary>
+    public const double RatedDryBulbC = 26.7;
+
     /// <summary>Outdoor air of the rating point, 95 °F.</summary>
     public const double RatedOutdoorC = 35;
 
@@ -116,9 +119,12 @@ public static class Performance
         double PowerAt(double x) => steadyPower * x * Roots.Interpolate(ShareGrid, ShareInput, x);
     }
 
+    /// <summary>The rating point's wet bulb as the line of the sensible share was drawn, °C.</summary>
+    private const double RoundedWetBulbC = 19.44;
+
     /// <summary>Share of the cooling that lowers temperature rather than humidity, held to 0.40 to 1.00; definition of the model.</summary>
     public static double SensibleShare(double ratedShare, double dryBulbC, double wetBulbC) =>
-        Math.Clamp(ratedShare + 0.055 * (dryBulbC - 26.7) - 0.070 * (wetBulbC - 19.44), 0.40, 1.00);
+        Math.Clamp(ratedShare + 0.055 * (dryBulbC - RatedDryBulbC) - 0.070 * (wetBulbC - RoundedWetBulbC), 0.40, 1.00);
 
     /// <summary>Kelvin above a unit's limit at which it gives up for good; common practice.</summary>
     private const double BeyondLimitK = 4;

@@ -5,7 +5,6 @@ namespace Vanto.Core.Unit;
 /// <summary>Pull-down with a nominal capacity: derated each minute, split by its coil.</summary>
 public static class PullDowns
 {
-    private const double FlowPerWatt = 0.05e-3;
 
     /// <summary>Cools a soaked space from an hour on.</summary>
     /// <param name="soak">The soaked day.</param>
@@ -15,7 +14,7 @@ public static class PullDowns
     public static PullDownResult FromSoak(HeatSoak soak, SpaceDescription space, int fromHour, double nominalW)
     {
         var pressure = space.Weather.PressurePa;
-        return soak.PullDown(fromHour, (outdoor, wet) => Capacity.Derated(nominalW, outdoor, wet, pressure), FlowPerWatt * nominalW,
+        return soak.PullDown(fromHour, (outdoor, wet) => Capacity.Derated(nominalW, outdoor, wet, pressure), Capacity.FlowPerWatt * nominalW,
             (air, ratio, cooling, flow) =>
         {
             var split = Capacity.Coil(air, ratio, cooling, flow, pressure);

@@ -155,7 +155,7 @@ public static class UnitCalculators
             .Step("f_in", "Indoor wet bulb", "1 + 0.025(t_wb − 19.4)", $"t_wb {i.WetBulbC}", 1 + 0.025 * (i.WetBulbC - 19.4), QuantityKind.Number,
                 Citations.Derate)
             .Step("f_alt", "Thin air", "1 − 0.25(1 − p/101325)", $"p {p:0} Pa", 1 - 0.25 * (1 - p / 101325), QuantityKind.Number, Citations.Derate)
-            .Step("f_flow", "Filter", "0.8 + 0.2·a", $"a {i.AirFlowShare}", 0.8 + 0.2 * i.AirFlowShare, QuantityKind.Number, Citations.Derate)
+            .Step("f_flow", "Filter", "0.8 + 0.2·a", $"a {i.AirFlowShare}", Capacity.FlowFactor(i.AirFlowShare), QuantityKind.Number, Citations.Derate)
             .Step("Q", "Cooling left", "Q_nom·f_out·f_in·f_alt·f_flow", $"{i.NominalW} × …",
                 Capacity.Derated(i.NominalW, i.OutdoorC, i.WetBulbC, p, i.AirFlowShare), Power, Citations.Derate).Done();
     }

@@ -7,7 +7,6 @@ namespace Vanto.Core.Unit;
 /// <summary>What the unit prints for the owner.</summary>
 public static class UnitSheet
 {
-    /// <summary>Its blocks.</summary>
     public static IEnumerable<SheetBlock> Of(UnitAssessment own)
     {
         var unit = own.Unit;

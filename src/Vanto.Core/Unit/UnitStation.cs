@@ -11,7 +11,6 @@ namespace Vanto.Core.Unit;
 /// <summary>Both schools of sizing.</summary>
 public enum SizingSchool { [Called("just enough")] JustEnough, [Called("oversized on purpose")] OversizedOnPurpose }
 
-/// <summary>What is chosen.</summary>
 public sealed record UnitDesign : DesignPart
 {
     [Ask("Unit", Options = "units")] public string Chosen { get; init; } = "RT-11-115";
@@ -119,7 +118,6 @@ public sealed record UnitAssessment(
     public HeatingView Heating { get; init; } = null!;
 }
 
-/// <summary>The Unit station.</summary>
 public sealed class UnitStation : Station<UnitAssessment>
 {
     /// <inheritdoc />
@@ -200,7 +198,7 @@ public sealed class UnitStation : Station<UnitAssessment>
         var evening = Room(load, MildEveningHour);
         var candidates = units.Select(u => Judge(u, load, design, required, evening)).ToList();
         var own1 = candidates.First(c => c.Id == chosen.Id);
-        var pull = PullDown(chosen.RatedCapacityW * FlowFactor(design), load);
+        var pull = PullDown(chosen.RatedCapacityW * Capacity.FlowFactor(design.AirFlowShare), load);
         var heating = Heating(chosen, load);
         var findings = Findings(chosen, own1, candidates, load, design).Concat(SpaceFindings.Of(chosen, design, load, own1.CapacityW, pull, heating)).ToList();
         return new UnitAssessment(Say(own1, required, findings), Finding.Ranked(findings),
@@ -213,8 +211,6 @@ public sealed class UnitStation : Station<UnitAssessment>
             Heating = heating,
         };
     }
-
-    private static double FlowFactor(UnitDesign design) => 0.8 + 0.2 * design.AirFlowShare;
 
     private static PullDownView PullDown(double nominalW, LoadAssessment load)
     {
@@ -281,7 +277,7 @@ public sealed class UnitStation : Station<UnitAssessment>
         var lowest = unit.SingleSpeed ? full.CapacityW : unit.MinCapacityW * full.CapacityFactor;
         var below = load.TotalW.Count(w => w > 0 && w < lowest);
         most *= Capacity.PlaceFactor(load.Space.Weather.PressurePa, design.AirFlowShare);
-        var ratio = unit.RatedCapacityW * FlowFactor(design) / required;
+        var ratio = unit.RatedCapacityW * Capacity.FlowFactor(design.AirFlowShare) / required;
         var humidity = unit.SingleSpeed
             ? Capacity.SettledSingleSpeed(unit.RatedCapacityW, evening, !unit.FanRestsWithCompressor).RelativeHumidityPct
             : Capacity.SettledModulating(unit.RatedCapacityW, unit.MinShare, evening).RelativeHumidityPct;

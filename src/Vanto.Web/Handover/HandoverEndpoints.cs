@@ -4,7 +4,6 @@ using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Handover;
 
-/// <summary>The papers.</summary>
 public static class HandoverEndpoints
 {
     /// <summary>Maps <c>GET /api/rigs/{id}/handover.pdf</c>.</summary>

@@ -10,7 +10,6 @@ public sealed class KeptAssessment(JobAssessment assessment)
 {
     private readonly ConcurrentDictionary<string, byte[]> _written = new();
 
-    /// <summary>The results.</summary>
     public JobAssessment Assessment { get; } = assessment;
 
     /// <summary>The part of one station as JSON; null as JSON where it has no result.</summary>

@@ -49,7 +49,7 @@ public class EnergyStretchTests
     public void The_weather_it_runs_through_is_that_of_the_days_named()
     {
         var july = Run(Van, new StretchDesign { Month = 7, Day = 14, Days = 2, StepMinutes = 15 });
-        var first = new DateOnly(WeatherYear.CalendarYear, 7, 14).DayOfYear;
+        var first = new DateOnly(WeatherCalendar.Year, 7, 14).DayOfYear;
         // 18:00 to 24:00 of the first day: the outdoor air of the series against the hours of the year.
         for (var k = 0; k < 20; k += 4)
         {
@@ -81,7 +81,7 @@ public class EnergyStretchTests
         weeks[0].MeanC.ShouldBe(means.Max(), 1e-9);
         weeks[2].MeanC.ShouldBe(means.Min(), 1e-9);
         weeks[1].MeanC.ShouldBeGreaterThanOrEqualTo(means.Order().ElementAt(3 * means.Count / 4 - 1));
-        var day = new DateOnly(WeatherYear.CalendarYear, weeks[0].Month, weeks[0].Day).DayOfYear - 1;
+        var day = new DateOnly(WeatherCalendar.Year, weeks[0].Month, weeks[0].Day).DayOfYear - 1;
         means[day].ShouldBe(means.Max(), 1e-9);
         EnergyStretch.Remarkable(Weather.Days(1, 3)).ShouldBeEmpty();
     }
