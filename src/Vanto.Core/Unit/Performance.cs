@@ -105,7 +105,7 @@ public static class Performance
         {
             if (PowerAt(unit.MinShare) > powerCapW)
                 return new OperatingResult(RunMode.Blocked, 0, 0, 0, idle);
-            share = Roots.LastThat(x => PowerAt(x) <= powerCapW, unit.MinShare, lowest, ShareTolerance);
+            share = Capped(steadyPower, powerCapW, unit.MinShare, lowest);
             mode = RunMode.PowerCapped;
         }
         if (share < unit.MinShare)
@@ -116,8 +116,14 @@ public static class Performance
         }
         return new OperatingResult(mode, share, 1, share * steadyCapacity, PowerAt(share));
 
-        double PowerAt(double x) => steadyPower * x * Roots.Interpolate(ShareGrid, ShareInput, x);
+        double PowerAt(double x) => InputAt(steadyPower, x);
     }
+
+    private static double InputAt(double steadyPowerW, double share) => steadyPowerW * share * Roots.Interpolate(ShareGrid, ShareInput, share);
+
+    /// <summary>Highest share whose draw keeps the cap; apart from <see cref="Operate"/>, whose every call would else allocate what is captured here.</summary>
+    private static double Capped(double steadyPowerW, double capW, double low, double high) =>
+        Roots.LastThat(share => InputAt(steadyPowerW, share) <= capW, low, high, ShareTolerance);
 
     /// <summary>The rating point's wet bulb as the line of the sensible share was drawn, °C.</summary>
     private const double RoundedWetBulbC = 19.44;
