@@ -26,7 +26,7 @@ const groups = computed(() => {
 });
 const open = computed(() => all.value.find((c) => c.name === props.name) ?? null);
 const order = ['Physics', 'Supply', ...stations.map(titled)];
-const called: Record<string, string> = { Physics: 'Air, sun, skin, gauges', Supply: 'Battery, inverter, generator, modules' };
+const called: Record<string, string> = { Physics: 'Air, sun, skin', Supply: 'Battery, inverter, modules' };
 
 onMounted(async () => {
   all.value = await ask<CalculatorView[]>('GET', '/calc');

@@ -53,7 +53,7 @@ const option = computed(() => ({
   animation: false,
   grid: { left: 44, right: 44, top: 26, bottom: 24 },
   tooltip: tip({}),
-  legend: { top: 0, right: 4, itemHeight: 8, textStyle: lettering(12) },
+  legend: { top: 0, right: 58, itemHeight: 8, textStyle: lettering(12) },
   xAxis: axis({ type: 'category', data: names }),
   yAxis: [
     axis({ type: 'value', name: 'kWh', nameGap: 8, splitNumber: 3 }),
