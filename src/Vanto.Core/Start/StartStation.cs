@@ -194,9 +194,9 @@ public sealed class StartStation : Station<StartAssessment>
                 alone = StartSimulation.Run(start with { Neighbours = [fan] });
                 atReserve = source.Dc is { } dc ? StartVerdict.Of(start with { Source = source with { Dc = dc with { Soc = design.ReserveSoc } } }) : null;
             });
-        var remedies = Remedies(start, design, motor, needed);
-        var stacking = Stacking(start, fan, neighbours);
-        var findings = SingleSpeedFindings(start, design, result, alone, atReserve, needed, largest, unit, survey).ToList();
+        var remedies = StartTrials.Helped(start, design, motor, needed);
+        var stacking = StartTrials.Stacking(start, fan, neighbours);
+        var findings = StartFindings.Of(start, design, result, alone, atReserve, needed, largest, unit, survey).ToList();
         return new StartAssessment
         {
             Verdict = Say(result, source, findings, design),
@@ -251,168 +251,6 @@ public sealed class StartStation : Station<StartAssessment>
         _ => "inverter",
     };
 
-    private static List<StartTrial> Remedies(StartCase start, StartDesign design, MotorModel motor, double? needed)
-    {
-        var soft = StartVerdict.ReductionFits(motor, design.Reduction) ? design.Reduction : 0.40;
-        StartTrial Helped(string id, Phrase words, StartRemedy remedy, double reduction, DesignEdit edit) =>
-            Trial(id, words, StartVerdict.Of(start with { Remedy = remedy, Reduction = reduction }), edit);
-        DesignEdit With(StartRemedy remedy) => DesignEdit.Of(design, d => d with { Remedy = remedy });
-        var trials = new List<StartTrial>
-        {
-            Helped("none", Phrase.Of($"nothing"), StartRemedy.None, start.Reduction, With(StartRemedy.None)),
-            Helped("soft", Phrase.Of($"soft starter, {soft:Fraction} less"), StartRemedy.SoftStarter, soft, Softened(design, soft)),
-            Helped("kit", Phrase.Of($"hard-start kit"), StartRemedy.HardStartKit, start.Reduction, With(StartRemedy.HardStartKit)),
-        };
-        if (needed is { } least and > 0 && Math.Abs(least - soft) > 0.001)
-            trials.Insert(2, Helped("soft-least", Phrase.Of($"soft starter, the least that starts: {least:Fraction} less"), StartRemedy.SoftStarter, least,
-                Softened(design, least)));
-        return trials;
-    }
-
-    private static DesignEdit Softened(StartDesign design, double reduction) =>
-        DesignEdit.Of(design, d => d with { Remedy = StartRemedy.SoftStarter, Reduction = reduction });
-
-    private static List<StartTrial> Stacking(StartCase start, NeighbourLoad fan, List<NeighbourLoad> neighbours)
-    {
-        StartTrial Beside(string id, Phrase words, params NeighbourLoad[] on) =>
-            Trial(id, words, StartSimulation.Run(start with { Neighbours = [fan, .. on] }), DesignEdit.None);
-        var trials = new List<StartTrial> { Beside("alone", Phrase.Of($"the unit alone")) };
-        trials.AddRange(neighbours.Select(n => Beside(n.Name, Phrase.Of($"with {n.Name}, {n.PowerW:ElectricPower}"), n)));
-        if (neighbours.Count > 1)
-            trials.Add(Beside("all", Phrase.Of($"with all of them, {neighbours.Sum(n => n.PowerW):ElectricPower}"), [.. neighbours]));
-        return trials;
-    }
-
-    private static StartTrial Trial(string id, Phrase words, StartResult result, DesignEdit edit)
-    {
-        var phrase = result.Outcome switch
-        {
-            StartOutcome.Starts => Phrase.Of($"starts, {result.Used:Fraction} used"),
-            StartOutcome.StartsOnlyIfShed => Phrase.Of($"starts only without {string.Join(" and ", result.Shed)}"),
-            StartOutcome.StartsButCannotRun => Phrase.Of($"starts, then {result.Cause.Words()} after {result.TripS ?? 0:Seconds}"),
-            StartOutcome.Stalls => Phrase.Of($"stalls"),
-            _ => Phrase.Of($"trips after {result.TripS ?? 0:Milliseconds}: {result.Cause.Words()}"),
-        };
-        return new StartTrial(id, words, result.Outcome, phrase, result.MaxA, result.Used, edit);
-    }
-
-    private static IEnumerable<Finding> SingleSpeedFindings(StartCase start, StartDesign design, StartResult result, StartResult alone, StartResult? atReserve,
-        double? needed, double largest, AcUnit unit, SurveyDesign survey)
-    {
-        var remedies = WaysOut(start, design, needed, alone, survey).ToList();
-        if (result.Outcome != StartOutcome.Starts)
-            yield return Finding.Of(Code(result), Severity.Stop, Reason(result, alone), remedies);
-        else if (atReserve is { Outcome: not StartOutcome.Starts })
-            yield return Finding.Of(FindingCode.StartAtReserve, Severity.Stop,
-                Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause.Words()}. It must restart before dawn."),
-                remedies);
-        if (result.Outcome == StartOutcome.Starts && Math.Max(result.Used, result.BatteryUsed) > 0.5)
-            yield return Finding.Of(FindingCode.StartThinMargin, Severity.Caution,
-                Phrase.Of(
-                    $"The start uses {Math.Max(result.Used, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor "
-                        + $"will trip it."),
-                remedies);
-        if (result.Outcome == StartOutcome.Starts && largest < 1.15 * unit.LockedRotorA)
-            yield return Finding.Of(FindingCode.StartLargest, Severity.Caution,
-                Phrase.Of(
-                    $"The largest locked-rotor current that starts here is {largest:Current}, the plate says {unit.LockedRotorA:Current}: little is left."),
-                remedies);
-        if (result.BreakerMayTrip)
-            yield return Finding.Of(FindingCode.StartBreaker, Severity.Caution, $"The breaker may trip at the start.");
-        if (start.Remedy == StartRemedy.None && BoughtForSurge(start, design, survey) is { } surge)
-            yield return surge;
-        if (result.Outcome == StartOutcome.Starts && result.MinCompressorV < 0.80 * unit.SupplyVoltageV)
-            yield return Finding.Of(FindingCode.StartLowVoltage, Severity.Caution,
-                $"Only {result.MinCompressorV:Voltage} are left at the compressor during the start.");
-        if (result is { Outcome: StartOutcome.Starts, StartS: { } seconds } && start.Remedy != StartRemedy.SoftStarter && seconds > 2 * unit.StartTimeS)
-            yield return Finding.Of(FindingCode.StartSlow, Severity.Caution,
-                $"It takes {seconds:Milliseconds} to speed, twice what it should: low voltage keeps its windings hot. Shorten or thicken the cable, or use "
-                    + $"a hard-start kit.");
-        if (result.Outcome == StartOutcome.Starts && result.RunCompressorV < 0.90 * unit.SupplyVoltageV)
-            yield return Finding.Of(FindingCode.StartRunVoltage, result.RunCompressorV < 0.85 * unit.SupplyVoltageV ? Severity.Stop : Severity.Caution,
-                $"It runs at {result.RunCompressorV:Voltage}, below 90 % of its plate.");
-        if (start.Source.Class == SourceClass.Shore && result.RunA > 0.8 * start.Source.BreakerA)
-            yield return Finding.Of(FindingCode.StartContinuous, Severity.Caution,
-                $"It runs on {result.RunA:Current}, above 80 % of the breaker: too much for hours on end.");
-        if (start.Source.Class is SourceClass.InverterGenerator or SourceClass.ConventionalGenerator
-            && Generators.JudgeDerate(Generators.DerateFactor(survey.Place.ElevationM, survey.Place.DryBulbC), survey.Sources.Generator.RatedW) is { } derated)
-            yield return derated;
-        foreach (var finding in SourceFindings.Of(survey, design, unit))
-            yield return finding;
-    }
-
-    private static FindingCode Code(StartResult result) => result.Cause switch
-    {
-        var cause when cause.OfBattery() => FindingCode.StartBattery,
-        _ when result.Outcome == StartOutcome.StartsOnlyIfShed => FindingCode.StartNeighbours,
-        _ when result.Outcome == StartOutcome.StartsButCannotRun => FindingCode.StartCannotRun,
-        _ => FindingCode.StartTrips,
-    };
-
-    private static Phrase Reason(StartResult result, StartResult alone)
-    {
-        if (result.Outcome == StartOutcome.StartsOnlyIfShed)
-            return Phrase.Of($"Alone it starts; with everything on: {result.Cause.Words()}. Switch off {string.Join(" and ", result.Shed)} first.");
-        if (result.Cause.OfBattery())
-            return Phrase.Of(
-                $"The battery cuts off ({result.Cause.Words()}) although it holds energy: {result.MaxDcA ?? 0:Current} drawn, {result.MinDcV ?? 0:Voltage} "
-                    + $"left.");
-        if (result.Outcome == StartOutcome.StartsButCannotRun)
-            return Phrase.Of($"It starts, but the source ends it: {result.Cause.Words()}.");
-        return alone.RunA > 0 && result.TripS is { } trip
-            ? Phrase.Of(
-                $"The source carries the running current of {alone.RunA:Current} but not the start: {result.MaxA:Current}, {result.Cause.Words()} after "
-                    + $"{trip:Milliseconds}.")
-            : Phrase.Of($"It does not start: {result.Cause.Words()}.");
-    }
-
-    private static IEnumerable<Remedy> WaysOut(StartCase start, StartDesign design, double? needed, StartResult alone, SurveyDesign survey)
-    {
-        if (needed is > 0 && start.Remedy != StartRemedy.SoftStarter)
-            yield return new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"),
-                Softened(design, Math.Max(needed.Value, 0.60)));
-        if (needed is > 0 && start.Remedy == StartRemedy.SoftStarter && start.Reduction < needed)
-            yield return new Remedy(Phrase.Of($"stronger soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"), Softened(design, needed.Value));
-        if (start.Source.Dc is not null && SmallestInverter(start) is { } watts && watts > start.Source.ContinuousW)
-            yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"),
-                DesignEdit.Of(survey, s => s.WithInverter(i => i.Replaced(watts))));
-        if (alone.Outcome == StartOutcome.Starts)
-            yield return new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()));
-        if (start.Remedy == StartRemedy.None && StartSimulation.Starts(start with { Remedy = StartRemedy.HardStartKit }))
-            yield return new Remedy(Phrase.Of($"hard-start kit"), Phrase.Of($"shortens the surge, not its first peak"),
-                DesignEdit.Of(design, d => d with { Remedy = StartRemedy.HardStartKit }));
-        if (start.Source.Dc is { Bank.HasManagementBoard: true } && survey.Sources.Battery.Blocks < 40)
-            if (StartSimulation.Starts(start with
-            {
-                Source = SourceBuilder.Source(
-                survey.Sources with { Battery = survey.Sources.Battery with { Blocks = survey.Sources.Battery.Blocks + 1 } }, survey.Place.ElevationM,
-                survey.Place.DryBulbC, SourceChoice.Inverter, start.Source.Dc.Soc)
-            }))
-                yield return new Remedy(Phrase.Of($"one battery block more"), Phrase.Of($"{survey.Sources.Battery.Blocks + 1} in parallel"),
-                    DesignEdit.Of(survey, s => s.WithBattery(b => b with { Blocks = b.Blocks + 1 })));
-    }
-
-    private static double? SmallestInverter(StartCase start) =>
-        SourceBuilder.InverterStepsW.Cast<double?>().FirstOrDefault(w => StartSimulation.Starts(start with { Source = Resized(start.Source, w!.Value) }));
-
-    private static PowerSource Resized(PowerSource source, double watts) =>
-        source with { ContinuousW = watts, Dc = source.Dc is { } dc ? dc with { Inverter = InverterModel.Typical(watts) } : null };
-
-    private static Finding? BoughtForSurge(StartCase start, StartDesign design, SurveyDesign survey)
-    {
-        if (start.Source.Dc is null || !StartSimulation.Starts(start) || !StartVerdict.ReductionFits(start.Motor, 0.65))
-            return null;
-        if (SmallestInverter(start) is not { } direct || SmallestInverter(start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 }) is not { } soft
-            || soft >= direct)
-            return null;
-        return Finding.Of(FindingCode.SourceBoughtForSurge, Severity.Note,
-            Phrase.Of(
-                $"Without help it takes an inverter of {direct:ElectricPower} to start; with a soft starter {soft:ElectricPower} do. The rest is bought for "
-                    + $"half a second."),
-            [new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"{survey.Sources.Inverter.RatedW - soft:ElectricPower} less inverter"),
-                Softened(design, UnitToStart.TypicalReduction))]);
-    }
-
     private static StartAssessment InverterDriven(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source, double outdoorC)
     {
         var most = Performance.MostPowerW(unit, outdoorC);
@@ -422,7 +260,7 @@ public sealed class StartStation : Station<StartAssessment>
         var precharge = Precharge.Of(unit, source.Volts);
         var findings = new List<Finding>();
         if (result.Outcome != StartOutcome.Starts)
-            findings.Add(Finding.Of(Code(result), Severity.Stop, Reason(result, result), [.. neighbours.Count > 0
+            findings.Add(Finding.Of(StartFindings.Code(result), Severity.Stop, StartFindings.Reason(result, result), [.. neighbours.Count > 0
                 ? [new Remedy(Phrase.Of($"start it alone"), Phrase.Of($"everything else off"), DesignEdit.Of(survey, s => s.StartingAlone()))]
                 : Array.Empty<Remedy>()]));
         findings.AddRange(SourceFindings.Of(survey, design, unit));

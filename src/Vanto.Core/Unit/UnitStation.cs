@@ -8,116 +8,7 @@ using Vanto.Core.Survey;
 
 namespace Vanto.Core.Unit;
 
-/// <summary>Both schools of sizing.</summary>
-public enum SizingSchool { [Called("just enough")] JustEnough, [Called("oversized on purpose")] OversizedOnPurpose }
-
-public sealed record UnitDesign : DesignPart
-{
-    [Ask("Unit", Options = "units")] public string Chosen { get; init; } = "RT-11-115";
-    [Ask("School")] public SizingSchool School { get; init; } = SizingSchool.JustEnough;
-    [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by", Help = "3 K on a hot roof, 5 K behind a closed grille")]
-    public double InletRiseK { get; init; } = 3;
-    [Field(QuantityKind.Fraction, 0.3, 1, Label = "Air flow through its filter", Help = "clean 100 %, dirty 85 %, clogged 60 %")]
-    public double AirFlowShare { get; init; } = 1;
-    [Ask("Heads, one a zone", Most = 9)] public IReadOnlyList<HeadDesign> Heads { get; init; } = [];
-    [Ask("Own units")] public IReadOnlyList<AcUnit> Own { get; init; } = [];
-}
-
-/// <summary>One indoor head; without any, one head of the unit's whole capacity stands in the first space.</summary>
-public sealed record HeadDesign : DesignPart
-{
-    [Field(QuantityKind.Count, 1, 9, Label = "In space number", Help = "1 is the first space, counted to the rear")] public int Space { get; init; } = 1;
-    [Field(QuantityKind.Power, 500, 20000, Label = "Its rated cooling")] public double RatedCapacityW { get; init; } = 2640;
-}
-
-/// <summary>What the chosen unit makes of the closed-up, sun-soaked rig, from the peak hour on.</summary>
-public sealed record PullDownView(double FromHour, double StartC, double? Minutes, double HumidityPct, double MassC, double[] AirC)
-{
-    /// <summary>Minutes between two values of the air.</summary>
-    public int StepMinutes => Step;
-
-    internal const int Step = 5;
-
-    /// <summary>Minutes after which a set-point that is not reached is waited for no longer.</summary>
-    public int LimitMinutes => HeatSoak.LimitMinutes;
-}
-
-/// <summary>A size as a school would choose it, with what it costs.</summary>
-public sealed record SchoolSize
-{
-    public required SizingSchool School { get; init; }
-    public required string Id { get; init; }
-    public required double RatedCapacityW { get; init; }
-    public required double LowestW { get; init; }
-    public required double Ratio { get; init; }
-    public required int HoursBelowMin { get; init; }
-    public required double EveningRhPct { get; init; }
-    public required double? PullDownMinutes { get; init; }
-    public required double StartA { get; init; }
-    public required double MassKg { get; init; }
-}
-
-/// <summary>Heating in the coldest night.</summary>
-public sealed record HeatingView(bool Heats, double NeededW, double CapacityW, BalanceKind? Balance, double? BalanceC);
-
-/// <summary>One candidate at this design day.</summary>
-public sealed record Candidate
-{
-    public required string Id { get; init; }
-
-    public required AcKind Kind { get; init; }
-
-    public required double SupplyVoltageV { get; init; }
-
-    public required bool IsDc { get; init; }
-
-    public required double RatedCapacityW { get; init; }
-
-    public required double CapacityW { get; init; }
-
-    public required double PowerW { get; init; }
-
-    public required double LowestW { get; init; }
-
-    public required double StartA { get; init; }
-
-    public required double RunA { get; init; }
-
-    public required double MassKg { get; init; }
-
-    /// <summary>Rated capacity against the capacity needed.</summary>
-    public required double Ratio { get; init; }
-
-    /// <summary>Cooling hours of the design day below its lowest steady capacity.</summary>
-    public required int HoursBelowMin { get; init; }
-
-    /// <summary>Room humidity it settles at in the mild evening.</summary>
-    public required double EveningRhPct { get; init; }
-
-    public required Severity? Level { get; init; }
-
-    public required Phrase Words { get; init; }
-
-    public required double? NoiseInDb { get; init; }
-
-    public required double? NoiseOutDb { get; init; }
-
-    /// <summary>True where its size is right for this load.</summary>
-    internal bool Fits => Level is null or Severity.Note;
-}
-
-/// <summary>Result of the Unit station.</summary>
-public sealed record UnitAssessment(
-    Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<Candidate> Candidates, double RequiredW, double PeakW,
-    string Chosen, AcUnit Unit) : IStationResult
-{
-    /// <summary>Capacity of the chosen unit at the design heat, W.</summary>
-    public double CapacityW { get; init; }
-    public PullDownView PullDown { get; init; } = null!;
-    public IReadOnlyList<SchoolSize> Schools { get; init; } = [];
-    public HeatingView Heating { get; init; } = null!;
-}
-
+/// <summary>Which capacity and kind: every unit of the catalogue and one's own against the load.</summary>
 public sealed class UnitStation : Station<UnitAssessment>
 {
     /// <inheritdoc />
@@ -178,11 +69,8 @@ public sealed class UnitStation : Station<UnitAssessment>
         return unit.MassKg + bank + sources.Modules.Count * sources.Modules.RatedW * Modules.KgPerW;
     }
 
-    private const int MildEveningHour = 21;
-    private const double QuietEveningShare = 0.15;
-
-    /// <summary>Plates within a tenth of each other run on the same supply.</summary>
-    private const double SameVolts = 0.10;
+    /// <summary>Hour at which the evening's humidity is judged.</summary>
+    internal const int MildEveningHour = 21;
 
     /// <summary>Compares all units on this design day and judges the chosen one.</summary>
     /// <exception cref="InputException">An unknown unit, or own entries with values out of range.</exception>
@@ -197,15 +85,16 @@ public sealed class UnitStation : Station<UnitAssessment>
         var (required, room) = Capacity.Required(peak);
         var evening = Room(load, MildEveningHour);
         var candidates = units.Select(u => Judge(u, load, design, required, evening)).ToList();
-        var own1 = candidates.First(c => c.Id == chosen.Id);
+        var judged = candidates.First(c => c.Id == chosen.Id);
         var pull = PullDown(chosen.RatedCapacityW * Capacity.FlowFactor(design.AirFlowShare), load);
         var heating = Heating(chosen, load);
-        var findings = Findings(chosen, own1, candidates, load, design).Concat(SpaceFindings.Of(chosen, design, load, own1.CapacityW, pull, heating)).ToList();
-        return new UnitAssessment(Say(own1, required, findings), Finding.Ranked(findings),
-            Figures(chosen, own1, load, design, required, room, pull, heating), candidates,
+        var findings = UnitFindings.Of(chosen, judged, candidates, load, design)
+            .Concat(SpaceFindings.Of(chosen, design, load, judged.CapacityW, pull, heating)).ToList();
+        return new UnitAssessment(Say(judged, required, findings), Finding.Ranked(findings),
+            Figures(chosen, judged, load, design, required, room, pull, heating), candidates,
             required, load.PeakW, chosen.Id, chosen)
         {
-            CapacityW = own1.CapacityW,
+            CapacityW = judged.CapacityW,
             PullDown = pull,
             Schools = Schools(units, chosen, candidates, load),
             Heating = heating,
@@ -312,49 +201,6 @@ public sealed class UnitStation : Station<UnitAssessment>
         Phrase.Of($"{required:Power} nominal is needed; at the design heat it gives {chosen.CapacityW:Power} for {chosen.PowerW:ElectricPower} and settles "
             + $"at {chosen.EveningRhPct:Percent} humidity in the evening."));
 
-    /// <summary>
-    /// Another unit that clears a finding: of the same kind where there is one, else any on the same volts, but nothing else for one that may run on
-    /// the sun alone; the nearest to what is needed. Empty where none does.
-    /// </summary>
-    private static Remedy[] Better(UnitDesign design, AcUnit unit, List<Candidate> candidates, Func<Candidate, bool> clears) =>
-        [.. candidates.Where(c => c.Id != unit.Id && c.IsDc == unit.IsDc && Math.Abs(c.SupplyVoltageV / unit.SupplyVoltageV - 1) <= SameVolts
-            && (c.Kind == unit.Kind || unit.Kind != AcKind.PvAssistedSplit) && clears(c))
-            .OrderBy(c => c.Kind == unit.Kind ? 0 : 1).ThenBy(c => Math.Abs(c.Ratio - 1)).Take(1)
-            .Select(c => new Remedy(Phrase.Of($"{c.Id}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"),
-                DesignEdit.Of(design, d => d with { Chosen = c.Id })))];
-
-    private static bool Oversized(Candidate c, bool singleSpeed) => c.Ratio > SizeBand.Ends(!singleSpeed);
-
-    private static IEnumerable<Finding> Findings(AcUnit unit, Candidate chosen, List<Candidate> candidates, LoadAssessment load, UnitDesign design)
-    {
-        var oversized = Oversized(chosen, unit.SingleSpeed);
-        var weight =
-            oversized && chosen.Level is not null && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed ? Severity.Note : chosen.Level;
-        if (SizeBand.Finding(unit.Id, chosen.Ratio, weight, chosen.Words) is { } size)
-            yield return size with { Remedies = Better(design, unit, candidates, c => c.Fits) };
-        var rule = Capacity.AreaRuleW(load.Space.FloorM2);
-        var skin = load.Space.Faces.Sum(f => f.AreaM2) + load.Space.Windows.Sum(w => w.AreaM2);
-        if (load.PeakW / rule is > 1.4 or < 0.7)
-            yield return Finding.Of(FindingCode.CapAreaRule, Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is "
-                + $"{load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has "
-                    + $"{skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
-        if (chosen.HoursBelowMin > 0 && oversized)
-            yield return Finding.Of(FindingCode.UnitTurnDown, Severity.Caution,
-                Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."),
-                Better(design, unit, candidates, c => c.Fits && c.HoursBelowMin == 0));
-        if (load.Day.SensibleW[MildEveningHour] < QuietEveningShare * load.PeakSensibleW)
-            yield return Finding.Of(FindingCode.AirQuietEvening, Severity.Note,
-                $"In the evening hardly any cooling is needed: air the rig then, the unit dries little.");
-        else if (SizeBand.Damp("In the mild evening the room", chosen.EveningRhPct) is { } damp)
-            yield return damp.Level
-                == Severity.Note ? damp : damp with { Remedies = Better(design, unit, candidates, c => c.Fits && c.EveningRhPct <= SizeBand.DampPct) };
-        if (Nameplate.Estimated(Nameplate.Of(unit)) is { } plate)
-            yield return plate;
-        var air = load.OutdoorC.Max() + design.InletRiseK;
-        if (Performance.OutdoorLimit(unit, air) is { } hot)
-            yield return hot;
-    }
-
     private static List<Figure> Figures(AcUnit unit, Candidate chosen, LoadAssessment load, UnitDesign design, double required, RoomHumidity room,
         PullDownView pull, HeatingView heating)
     {
@@ -399,37 +245,5 @@ public sealed class UnitStation : Station<UnitAssessment>
                     .Step("Q_hp", "between the points of its heating curve", $"t_o {load.WinterC} °C", heating.CapacityW, "W", Citations.Derate).Done()) }
                 : [],
         ];
-    }
-}
-
-/// <summary>Checks of units typed in by hand.</summary>
-public static class OwnUnits
-{
-    /// <summary>Refuses an entry whose values do not belong together.</summary>
-    /// <exception cref="InputException">All faults at once.</exception>
-    public static void Check(AcUnit unit)
-    {
-        var errors = new List<InputError>();
-        void Fault(bool bad, string field, Phrase given, Phrase reason)
-        {
-            if (bad)
-                errors.Add(InputError.Fault($"unit.own.{field}", given, Phrase.Of($"{unit.Id}: {reason}")));
-        }
-        if (unit.Id.Length == 0 || UnitCatalogue.Find(unit.Id) is not null)
-            errors.Add(InputError.Fault("unit.own.id", unit.Id, "An own unit needs a name that the catalogue does not use."));
-        Fault(unit.RatedCapacityW / unit.RatedPowerW is < 1.5 or > 8, "ratedPowerW", Phrase.Of($"{unit.RatedPowerW:ElectricPower}"),
-            Phrase.Of($"cooling over input is {unit.RatedCapacityW / unit.RatedPowerW:Ratio}; it must be 1.5 to 8"));
-        if (unit.SingleSpeed)
-            Fault(unit.RlaA <= 0 || unit.LraA > 0 && unit.LraA < 2.5 * unit.RlaA, "lraA", Phrase.Of($"{unit.LraA:Current}"),
-                Phrase.Of($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:Current}); got {unit.LraA:Current}"));
-        else
-        {
-            Fault(unit.MinCapacityW / unit.RatedCapacityW is < 0.20 or >= 1, "minCapacityW", Phrase.Of($"{unit.MinCapacityW:Power}"),
-                Phrase.Of($"lowest steady cooling must be 20 to 100 % of the rated {unit.RatedCapacityW:Power}; got {unit.MinCapacityW:Power}"));
-            Fault(unit.MaxCapacityW / unit.RatedCapacityW is < 1 or > 1.40, "maxCapacityW", Phrase.Of($"{unit.MaxCapacityW:Power}"),
-                Phrase.Of($"highest cooling must be 100 to 140 % of the rated {unit.RatedCapacityW:Power}; got {unit.MaxCapacityW:Power}"));
-        }
-        if (errors.Count > 0)
-            throw new InputException(errors);
     }
 }

@@ -252,23 +252,49 @@ public class WaysOutTests
         after.Start!.Outcome.ShouldBe(StartOutcome.Starts);
     }
 
+    /// <summary>Whatever unit of the catalogue is chosen, on every rig.</summary>
     [Theory]
-    [InlineData(RigKind.Van)]
-    [InlineData(RigKind.Rv)]
-    [InlineData(RigKind.Trailer)]
-    [InlineData(RigKind.Cabin)]
-    [InlineData(RigKind.Workshop)]
-    [InlineData(RigKind.Container)]
-    [InlineData(RigKind.Boat)]
-    public void Another_unit_that_is_offered_clears_what_it_is_offered_for(RigKind kind)
+    [MemberData(nameof(Rigs))]
+    public void Another_unit_that_is_offered_clears_what_it_is_offered_for(string rig)
     {
-        var design = RigPresets.New(kind, "new");
-        foreach (var finding in Assessor.Assess(design).Unit!.Findings)
-            foreach (var way in finding.Remedies.Where(r => r.Changes.Any(c => c.Path == "/unit/chosen")))
-            {
-                var after = Assessor.Assess(Applied(design, way.Changes)).Unit!;
-                after.Findings.ShouldNotContain(f => f.Code == finding.Code && f.Level >= Severity.Caution, $"{finding.Code}: {way.Words}");
-            }
+        foreach (var unit in UnitCatalogue.All)
+        {
+            var design = AnyDesign.Named[rig] with { Unit = AnyDesign.Named[rig].Unit with { Chosen = unit.Id } };
+            var before = Assessor.Assess(design);
+            foreach (var finding in before.Unit?.Findings.Concat(before.Start?.Findings ?? []) ?? [])
+                foreach (var way in finding.Remedies.Where(r => r.Changes.Any(c => c.Path == "/unit/chosen")))
+                {
+                    var after = Assessor.Assess(design.With(way.Edit));
+                    after.Unit!.Findings.Concat(after.Start?.Findings ?? [])
+                        .ShouldNotContain(f => f.Code == finding.Code && f.Level >= Severity.Caution, $"{unit.Id}, {finding.Code}: {way.Words}");
+                }
+        }
+    }
+
+    public static TheoryData<string> Demo => ["Marigold", "Pipit", "Gannet's Rest"];
+
+    /// <summary>What the search says of one step more, and of each kit of the frontier, is what it finds of the rig that has it.</summary>
+    [Theory]
+    [MemberData(nameof(Demo))]
+    public void A_kit_that_is_taken_stands_as_it_was_said_to(string rig)
+    {
+        var design = AnyDesign.Named[rig];
+        SizingResult Search(JobDesign d) => RigKitSearch.Rig(d)!(null, default);
+        var found = Search(design);
+        (found.Steps.Count * found.Frontier.Count).ShouldBeGreaterThan(0);
+        foreach (var step in found.Steps)
+        {
+            var after = Search(design.With(step.Edit)).Steps[0].Before;
+            after.Fails.ShouldBe(step.After.Fails, $"{step.Words}");
+            (after.MinSoc ?? -1).ShouldBe(step.After.MinSoc ?? -1, 1e-6, $"{step.Words}");
+            (after.GivesOutHour ?? -1).ShouldBe(step.After.GivesOutHour ?? -1, 1e-6, $"{step.Words}");
+        }
+        foreach (var point in found.Frontier)
+        {
+            var after = Search(design.With(point.Edit));
+            for (var k = 0; k < after.Scenarios.Count; k++)
+                (after.Scenarios[k].FittedMinSoc ?? -1).ShouldBe(point.MinSoc[k] ?? -1, 1e-6, $"{point.Kit}, {after.Scenarios[k].Words}");
+        }
     }
 
     [Fact]
