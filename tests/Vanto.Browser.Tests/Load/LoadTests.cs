@@ -35,6 +35,19 @@ public sealed class LoadTests(DemoServer demo) : StationTests(demo, "Marigold", 
         Screen.IsClean();
     }
 
+    /// <summary>Between the 4 and the 6 of 46 the day is colder than its night: nothing can be worked out, but the field must stay.</summary>
+    [Fact]
+    public void A_field_stays_under_the_fingers_while_what_is_typed_makes_no_sense_yet()
+    {
+        var input = Screen.See("input[data-path='/survey/place/dryBulbC']");
+        Screen.Into(input, "4");
+        Screen.See(".see .verdict", "Waits for Survey");
+        input.SendKeys("6");
+        Screen.Until(() => Screen.All(".see .verdict .headline").Any(h => h.Text.Contains("must go out", StringComparison.Ordinal)), "the load is back");
+        input.GetAttribute("value").ShouldBe("46");
+        Screen.IsClean();
+    }
+
     [Fact]
     public async Task The_year_runs_on_made_weather_and_on_a_file()
     {

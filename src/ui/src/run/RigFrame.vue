@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref, watch, type Component } from 'vue';
+import { computed, defineAsyncComponent, provide, ref, watch, type Component } from 'vue';
 import { useRouter } from 'vue-router';
 import { Refused, whyNot } from '../api/client';
 import { labelOf, stations } from '../api/description';
@@ -25,6 +25,8 @@ const files = import.meta.glob<{ default: Component }>('../stations/*/*Station.v
 const views = Object.fromEntries(Object.entries(files).map(([file, load]) => [file.split('/')[2]!, defineAsyncComponent(load)]));
 
 const fault = computed(() => rig.assessment?.faults.find((f) => f.station === here.value));
+provide('fault', fault);
+const known = computed(() => !!(rig.assessment as Record<string, unknown> | null)?.[here.value]);
 const saved = computed(() => {
   const at = new Date(rig.savedAt);
   return rig.savedAt ? clock(at.getHours() + at.getMinutes() / 60) : '';
@@ -90,7 +92,7 @@ useEventListener('keydown', onKey, true);
       <p v-if="rig.failure" class="failure" role="alert" data-unsent>
         {{ rig.failure }} Not saved yet: {{ unsaved }}. It is sent again in a moment, and with the next change.
       </p>
-      <component :is="views[here]" v-if="!fault || here === 'survey'" :key="here">
+      <component :is="views[here]" v-if="!fault || known || here === 'survey'" :key="here">
         <template v-if="fault" #fault><VerdictBox :verdict="fault.verdict" /></template>
       </component>
       <div v-else class="fault"><VerdictBox :verdict="fault.verdict" /></div>

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-defineProps<{ title: string; question: string }>();
+import { inject, type Ref } from 'vue';
+import type { StationFault } from '../api/generated/schema';
+import VerdictBox from '../parts/VerdictBox.vue';
+
+/** While a station cannot be worked out, its fields stay and the fault stands in the place of what follows, but where that is still right. */
+defineProps<{ title: string; question: string; holds?: boolean }>();
+const fault = inject<Ref<StationFault | undefined>>('fault');
 </script>
 
 <template>
@@ -10,7 +16,8 @@ defineProps<{ title: string; question: string }>();
       <slot name="say" />
     </section>
     <section class="see" tabindex="0" :aria-label="`${title}: what follows`">
-      <slot name="see" />
+      <VerdictBox v-if="fault && !holds" :verdict="fault.verdict" />
+      <slot v-else name="see" />
     </section>
   </div>
 </template>

@@ -148,7 +148,8 @@ export const useRig = defineStore('rig', {
       lastKey = key;
       const fresh = { ...done.assessment } as Record<string, unknown>;
       const old = this.assessment as Record<string, unknown> | null;
-      for (const part of stations) if (!done.changed.includes(part)) fresh[part] = old?.[part] ?? null;
+      // A station that cannot be worked out keeps what it last said, so that its fields stay; what it says now is the fault.
+      for (const part of stations) fresh[part] = (done.changed.includes(part) ? fresh[part] : null) ?? old?.[part] ?? null;
       // Results are replaced whole, never changed: nothing in them needs watching.
       this.assessment = markRaw(fresh as unknown as JobAssessment);
       this.design = done.design;

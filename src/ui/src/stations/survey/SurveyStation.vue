@@ -107,7 +107,7 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
 </script>
 
 <template>
-  <StationLayout title="Survey" question="What is the rig, and where does it stand?">
+  <StationLayout holds title="Survey" question="What is the rig, and where does it stand?">
     <template #say>
       <FieldFinder />
       <AskGroup title="The rig" :paths="['/name', '/survey/kind', '/nextDate', '/units']" />
@@ -249,8 +249,12 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
     <template #see>
       <p class="sheet-link"><RouterLink :to="`/rig/${rig.id}/measuring-sheet`">measuring sheet to print</RouterLink></p>
       <slot name="fault" />
-      <VerdictBox v-if="rig.assessment!.survey" :verdict="rig.assessment!.survey.verdict" :findings="rig.assessment!.survey.findings" />
-      <FigureRow v-if="rig.assessment!.survey" :figures="rig.assessment!.survey.figures" />
+      <VerdictBox
+        v-if="rig.assessment!.survey && !$slots.fault"
+        :verdict="rig.assessment!.survey.verdict"
+        :findings="rig.assessment!.survey.findings"
+      />
+      <FigureRow v-if="rig.assessment!.survey && !$slots.fault" :figures="rig.assessment!.survey.figures" />
       <RigSide :survey="rig.design!.survey" :unit="rig.assessment?.unit?.unit ?? null" />
       <RigPlan v-if="rig.assessment!.survey" :survey="rig.design!.survey" :sun-path="rig.assessment!.survey.sunPath" />
       <p class="soft hours">
