@@ -182,12 +182,13 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var (predictedW, working) = PredictedPower(r, unit, load);
         var predictedA = predictedW / (Nominal(unit.SupplyVoltageV) * unit.PowerFactorRun);
         var plateA = Nameplate.Of(unit).McaA;
-        var band = Phrase.Of($"within 15 % of predicted and below the plate's {plateA:Current}");
+        var near = Phrase.Of($"within 15 % of predicted");
         var known = r.OutdoorC is not null && r.EnteringC is not null;
-        yield return Row("amps", "Amperes running", r.RunA, predictedA, QuantityKind.Current, r.RunA > plateA);
-        yield return Row("watts", "Watts running", r.RunW, predictedW, QuantityKind.ElectricPower, false);
+        yield return Row("amps", "Amperes running", r.RunA, predictedA, QuantityKind.Current, Phrase.Of($"{near} and below the plate's {plateA:Current}"),
+            r.RunA > plateA);
+        yield return Row("watts", "Watts running", r.RunW, predictedW, QuantityKind.ElectricPower, near, false);
 
-        VerdictRow Row(string id, string label, double? measured, double predicted, QuantityKind quantity, bool abovePlate)
+        VerdictRow Row(string id, string label, double? measured, double predicted, QuantityKind quantity, Phrase band, bool abovePlate)
         {
             var expected = new Measure(predicted, quantity);
             if (measured is not { } value)

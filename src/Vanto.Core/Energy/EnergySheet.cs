@@ -20,9 +20,13 @@ public static class EnergySheet
         yield return new SheetBlock(SheetPlace.Running, "When power runs short, in this order", SheetForm.Sentences, [SheetLine.Sentence(WhenShort(survey))]);
     }
 
-    private static SheetLine Tile(SetpointHours row) =>
-        new(Phrase.Of($"{row.SetpointC:Temperature}"), row.PrintedHours > ADay ? Phrase.Of($"more than {ADay:Hours}") : Phrase.Of($"{row.PrintedHours:Hours}"),
-            Phrase.Empty, "", null);
+    /// <summary>Hours are rounded down already, to quarters where they are few: every digit counts.</summary>
+    private static SheetLine Tile(SetpointHours row)
+    {
+        var hours = Phrase.Of(new Measure(Math.Min(row.PrintedHours, ADay), QuantityKind.Hours, Exact: true));
+        return new SheetLine(
+            Phrase.Of($"{row.SetpointC:Temperature}"), row.PrintedHours > ADay ? Phrase.Of($"more than {hours}") : hours, Phrase.Empty, "", null);
+    }
 
     private static Phrase WhenShort(SurveyDesign survey)
     {

@@ -90,7 +90,7 @@ public static class EnergyStretch
             GeneratorHours = result.GeneratorHours,
             FuelLitres = result.FuelLitres,
             Ledger = ledger,
-            Findings = [.. Findings(inputs, first, result, hours, failure).Concat(RunFindings.NotClosing(ledger)).OrderByDescending(f => f.Level)],
+            Findings = Finding.Ranked(Findings(inputs, first, result, hours, failure).Concat(RunFindings.NotClosing(ledger))),
             Weeks = Remarkable(weather),
         };
     }

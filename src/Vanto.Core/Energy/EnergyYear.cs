@@ -77,7 +77,7 @@ public static class EnergyYear
             WarmHours = weeks.Sum(w => w.WarmHours),
             Cycles = inputs.Survey.Sources.Battery.Fitted ? cycles : 0,
             Ledger = ledger,
-            Findings = [.. Findings(inputs, weeks, result, hours).Concat(RunFindings.NotClosing(ledger)).OrderByDescending(f => f.Level)],
+            Findings = Finding.Ranked(Findings(inputs, weeks, result, hours).Concat(RunFindings.NotClosing(ledger))),
         };
     }
 

@@ -17,6 +17,7 @@ public sealed record Verdict(StationState State, Phrase Headline, Phrase Detail)
     }
 
     /// <summary>A station that waits for an earlier one.</summary>
-    public static Verdict WaitsFor(string station) =>
-        new(StationState.Resting, Phrase.Of($"Waits for {station}."), Phrase.Of($"{station} has a stop to clear first."));
+    /// <param name="station">The earlier one.</param>
+    /// <param name="why">What keeps it.</param>
+    public static Verdict WaitsFor(string station, Phrase why) => new(StationState.Resting, Phrase.Of($"Waits for {station}."), why);
 }

@@ -30,19 +30,11 @@ public static partial class JobFile
 
     /// <summary>A job file with the names of today; one of this version comes back as it is.</summary>
     /// <exception cref="InputException">Not JSON, or of a version that this Vanto does not know.</exception>
-    public static string BringUp(string text)
+    public static string BringUp(string text) => Refusing(() =>
     {
-        try
-        {
-            var node = JsonNode.Parse(text, AnyCase, Strict) as JsonObject
-                ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
-            return BringUp(node) ? node.ToJsonString(Json) : text;
-        }
-        catch (JsonException e)
-        {
-            throw new InputException(Fault(e));
-        }
-    }
+        var node = Parsed(text);
+        return BringUp(node) ? node.ToJsonString(Json) : text;
+    });
 
     private static bool BringUp(JsonObject node)
     {
@@ -56,18 +48,25 @@ public static partial class JobFile
 
     /// <summary>Reads a design of any version and checks all its values.</summary>
     /// <exception cref="InputException">Not JSON, another version, a wrong type or a value out of range; the place is named.</exception>
-    public static JobDesign Read(string text)
+    public static JobDesign Read(string text) => Refusing(() =>
+    {
+        var node = Parsed(text);
+        BringUp(node);
+        if (node["survey"] is null)
+            throw new InputException("survey", "nothing", "survey is missing: this is no job file.");
+        var design = node.Deserialize<JobDesign>(Json)!;
+        var errors = FieldCatalogue.Check(design);
+        return errors.Count > 0 ? throw new InputException(errors) : design;
+    });
+
+    private static JsonObject Parsed(string text) => JsonNode.Parse(text, AnyCase, Strict) as JsonObject
+        ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
+
+    private static T Refusing<T>(Func<T> read)
     {
         try
         {
-            var node = JsonNode.Parse(text, AnyCase, Strict) as JsonObject
-                ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");
-            BringUp(node);
-            if (node["survey"] is null)
-                throw new InputException("survey", "nothing", "survey is missing: this is no job file.");
-            var design = node.Deserialize<JobDesign>(Json)!;
-            var errors = FieldCatalogue.Check(design);
-            return errors.Count > 0 ? throw new InputException(errors) : design;
+            return read();
         }
         catch (JsonException e)
         {

@@ -36,7 +36,10 @@ public sealed class StationRun
     {
         if (missing is not null)
         {
-            _faults.Add(new StationFault(station, Verdict.WaitsFor(char.ToUpperInvariant(missing[0]) + missing[1..]), []));
+            // One that waits itself hands on the reason it waits for.
+            var cause = _faults.First(f => f.Station == missing).Verdict;
+            var why = cause.State == StationState.Resting ? cause.Detail : cause.Headline;
+            _faults.Add(new StationFault(station, Verdict.WaitsFor(char.ToUpperInvariant(missing[0]) + missing[1..], why), []));
             return null;
         }
         try

@@ -41,7 +41,8 @@ public sealed class LoadTests(DemoServer demo) : StationTests(demo, "Marigold", 
     {
         var input = Screen.See("input[data-path='/survey/place/dryBulbC']");
         Screen.Into(input, "4");
-        Screen.See(".see .verdict", "Waits for Survey");
+        Screen.See(".see .verdict", "The night low");
+        Screen.All(".causes").ShouldAllBe(c => !c.Displayed, "no figure of before is left beside it");
         input.SendKeys("6");
         Screen.Until(() => Screen.All(".see .verdict .headline").Any(h => h.Text.Contains("must go out", StringComparison.Ordinal)), "the load is back");
         input.GetAttribute("value").ShouldBe("46");

@@ -114,6 +114,8 @@ public class StationRegistryTests
         var (registry, paint) = WithPaint();
         var a = Assessor.Assess(NewcomersVan.Design with { Unit = new UnitDesign { Chosen = "none such" } }, registry: registry);
         a.Faults.Single(f => f.Station == "paint").Verdict.Headline.ToString().ShouldBe("Waits for Unit.");
+        var refused = a.Faults.Single(f => f.Station == "unit").Verdict.Headline;
+        a.Faults.Where(f => f.Station != "unit").ShouldAllBe(f => f.Verdict.Detail == refused, "each that waits says what it all hangs on");
         paint.Runs.ShouldBe(0);
         JsonSerializer.SerializeToNode(a, registry.Json)!["paint"].ShouldBeNull();
     }

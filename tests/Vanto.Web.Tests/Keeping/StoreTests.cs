@@ -61,7 +61,8 @@ public sealed class StoreTests : IDisposable
         StoreFile.Prepare(Store);
         Ask(Store, "INSERT INTO Rigs(Id, CreatedAt, Position) VALUES('00000000-0000-0000-0000-000000000001', '2026-01-01 00:00:00+00:00', 0)");
         const string plugged = """{"version":1,"survey":{"sources":{"shore":{"fitted":true}}}}""";
-        foreach (var (number, design) in new[] { (1, plugged), (2, plugged.Replace("true", "false")), (3, "not a design") })
+        foreach (var (number, design) in new[] { (1, plugged), (2, plugged.Replace("true", "false")), (3, "not a design"),
+            (4, """{"Version":1,"version":1,"survey":{"a":1,"A":2}}""") })
             Ask(Store, $"""
                 INSERT INTO Revisions(RigId, Number, At, Design, Paths, Client, Label)
                 VALUES('00000000-0000-0000-0000-000000000001', {number}, '2026-01-01 00:00:00+00:00', '{design}', '', '', '')
@@ -75,6 +76,7 @@ public sealed class StoreTests : IDisposable
         Ask(Store, "SELECT json_extract(Design, '$.survey.sources.shore.pluggedIn') FROM Revisions WHERE Number = 1").ShouldBe(1L);
         Ask(Store, "SELECT json_extract(Design, '$.survey.sources.shore.pluggedIn') FROM Revisions WHERE Number = 2").ShouldBe(0L);
         Ask(Store, "SELECT Design FROM Revisions WHERE Number = 3").ShouldBe("not a design");
+        Ask(Store, "SELECT json_extract(Design, '$.Version') FROM Revisions WHERE Number = 4").ShouldBe(1L, "what is said twice is not guessed at");
         StoreFile.Prepare(Store, said.Add, Now);
         said.Count.ShouldBe(1, "once");
         Ask(Store, "PRAGMA user_version = 9");

@@ -76,7 +76,9 @@ useEventListener('keydown', onKey, true);
     <header class="top">
       <RouterLink to="/" class="home">Yard</RouterLink>
       <b class="name">{{ rig.design.name }}</b>
-      <span class="soft">{{ rig.design.survey.kind }}{{ rig.design.survey.place.name ? ' · ' + rig.design.survey.place.name : '' }}</span>
+      <span class="soft where"
+        >{{ rig.design.survey.kind }}{{ rig.design.survey.place.name ? ' · ' + rig.design.survey.place.name : '' }}</span
+      >
       <span class="space" />
       <span class="soft" role="status" data-saved>{{
         rig.failure ? 'not saved' : rig.unsent.length > 0 ? 'saving' : 'saved ' + saved
@@ -189,7 +191,20 @@ useEventListener('keydown', onKey, true);
   }
   .top {
     flex-wrap: wrap;
+    gap: 6px;
     padding: 6px 8px;
+  }
+  .top .where {
+    display: none;
+  }
+  .top .name {
+    max-width: 52vw;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .top .key,
+  .top :deep(.key) {
+    padding-inline: 7px;
   }
   .station {
     border-left: 0;

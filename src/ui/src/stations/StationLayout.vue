@@ -9,7 +9,7 @@ const fault = inject<Ref<StationFault | undefined>>('fault');
 </script>
 
 <template>
-  <div class="layout">
+  <div class="layout" :class="{ faulty: fault }">
     <section class="say" tabindex="-1" :aria-label="`${title}: what you enter`">
       <h1>{{ title }}</h1>
       <p class="soft">{{ question }}</p>
@@ -38,6 +38,10 @@ const fault = inject<Ref<StationFault | undefined>>('fault');
   overflow-y: auto;
   min-width: 0;
 }
+/* Figures among the fields are of the last answer; while there is none they are not shown. */
+.faulty :deep(.follows) {
+  display: none;
+}
 @media (max-width: 700px) {
   .layout {
     grid-template-columns: minmax(0, 1fr);
@@ -59,7 +63,8 @@ const fault = inject<Ref<StationFault | undefined>>('fault');
     width: auto;
   }
   .layout .see :deep(> .verdict),
-  .layout .see :deep(> .figures) {
+  .layout .see :deep(> .figures),
+  .layout .see :deep(> .paper) {
     order: 0;
   }
 }

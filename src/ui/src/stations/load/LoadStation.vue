@@ -105,7 +105,7 @@ const { refused, propose } = useProposal();
         :paths="['/load/heatC', '/survey/climate/winterC', '/survey/climate/winterWindMs']"
         :open="false"
       />
-      <AskGroup title="At the peak it comes from">
+      <AskGroup title="At the peak it comes from" class="follows">
         <ul class="causes">
           <li v-for="cause in peakCauses" :key="cause.label">
             <i :style="{ background: cause.colour, opacity: cause.strength }" /><span>{{ cause.label }}</span

@@ -200,7 +200,7 @@ function reduce(event: Event): void {
           </template>
         </AskRows>
       </AskGroup>
-      <AskGroup title="On beside it">
+      <AskGroup title="On beside it" class="follows">
         <ul class="beside">
           <li v-for="n in start.neighbours" :key="n.name">
             <span>{{ n.name }}</span><b>{{ shown(n.powerW, 'electricPower') }}</b
