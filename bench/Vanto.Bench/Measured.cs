@@ -9,10 +9,11 @@ public sealed record Measured(string What, double AtMost, string Unit, double Me
     /// <summary>True when the 95th percentile is within the promise.</summary>
     public bool Kept => P95 <= AtMost;
 
-    /// <summary>Times an action: some runs to warm up, then the runs that count.</summary>
+    /// <summary>Times an action: runs to warm up, for a second at least so that it is compiled to its end, then the runs that count.</summary>
     public static Measured Time(string what, double atMostMs, int runs, Action action, string note = "")
     {
-        for (var i = 0; i < Math.Max(3, runs / 5); i++)
+        var warming = Stopwatch.StartNew();
+        for (var i = 0; i < Math.Max(3, runs / 5) || warming.Elapsed < TimeSpan.FromSeconds(1); i++)
             action();
         var times = new double[runs];
         for (var i = 0; i < runs; i++)

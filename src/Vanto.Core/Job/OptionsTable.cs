@@ -88,7 +88,7 @@ public static class OptionsTable
             Worst = all.Worst,
             PeakW = all.Load?.PeakW,
             GivesW = all.Unit?.CapacityW,
-            StartUsed = all.Start?.Used,
+            StartUsed = all.Start?.SurgeUsed,
             Starts = all.Start?.Outcome == Start.StartOutcome.Starts,
             HeldHours = all.Energy?.HeldHours,
             MinSoc = sources.Battery.Fitted ? all.Energy?.MinSoc : null,

@@ -108,7 +108,7 @@ internal static class DcStart
             RunA = current,
             RunV = voltage,
             SourceV = bank.NominalVoltage,
-            Used = current / bank.ContinuousA,
+            SurgeUsed = current / bank.ContinuousA,
             ContinuousW = bank.ContinuousA * bank.NominalVoltage,
             SurgeW = 2 * bank.ContinuousA * bank.NominalVoltage,
             NeededReduction = null,

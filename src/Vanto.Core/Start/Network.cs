@@ -8,7 +8,7 @@ internal readonly record struct NetworkPoint(double SourceA, double CompressorA,
 /// <summary>The circuit of source, cable, neighbours and compressor.</summary>
 internal sealed class Network(StartCase start)
 {
-    private static readonly Complex Lag = new(0.80, -0.60);
+    private static readonly Complex RunningPowerFactor = new(0.80, -0.60);
 
     private readonly double _e = start.Source.Volts;
     private readonly Complex _source = start.Source.Impedance;
@@ -42,7 +42,7 @@ internal sealed class Network(StartCase start)
         for (var pass = 0; pass < 30; pass++)
         {
             // The current lags the terminal voltage at a power factor of 0.80.
-            motor = amperes / terminal.Magnitude * terminal * Lag;
+            motor = amperes / terminal.Magnitude * terminal * RunningPowerFactor;
             current = motor + Neighbours * terminal;
             var next = _e - _source * current;
             var settled = Complex.Abs(next - terminal) < 1e-12;

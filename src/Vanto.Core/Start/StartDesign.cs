@@ -48,7 +48,7 @@ public sealed record StartDesign : DesignPart
 }
 
 /// <summary>One line of a comparison: what is tried and how it ends.</summary>
-public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double Used, [property: JsonIgnore] DesignEdit Edit)
+public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double SurgeUsed, [property: JsonIgnore] DesignEdit Edit)
 {
     /// <summary>How much its end weighs; empty where it starts.</summary>
     public Severity? Level => Ends.Level(Outcome);
@@ -109,7 +109,7 @@ public sealed record StartAssessment : IStationResult
     public required double RunA { get; init; }
     public required double RunV { get; init; }
     public required double SourceV { get; init; }
-    public required double Used { get; init; }
+    public required double SurgeUsed { get; init; }
     public required double ContinuousW { get; init; }
     public required double SurgeW { get; init; }
     public required double? NeededReduction { get; init; }

@@ -18,10 +18,10 @@ internal static class StartFindings
             yield return Finding.Of(FindingCode.StartAtReserve, Severity.Stop,
                 Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause.Words()}. It must restart before dawn."),
                 remedies);
-        if (result.Outcome == StartOutcome.Starts && Math.Max(result.Used, result.BatteryUsed) > 0.5)
+        if (result.Outcome == StartOutcome.Starts && Math.Max(result.SurgeUsed, result.BatteryUsed) > 0.5)
             yield return Finding.Of(FindingCode.StartThinMargin, Severity.Caution,
                 Phrase.Of(
-                    $"The start uses {Math.Max(result.Used, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor "
+                    $"The start uses {Math.Max(result.SurgeUsed, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor "
                         + $"will trip it."),
                 remedies);
         if (result.Outcome == StartOutcome.Starts && largest < 1.15 * unit.LockedRotorA)

@@ -29,7 +29,7 @@ public static class StartOrder
         {
             var result = StartSimulation.Run(start with { Motor = unit.Motor, Remedy = unit.Remedy, Reduction = unit.Reduction, Neighbours = [.. running] });
             all &= result.Outcome == StartOutcome.Starts;
-            worst = Math.Max(worst, result.Used);
+            worst = Math.Max(worst, result.SurgeUsed);
             running.Add(new NeighbourLoad(unit.Name, unit.Motor.RlaA * unit.Motor.RatedV * unit.Motor.PowerFactorRun, unit.Motor.PowerFactorRun, false));
         }
         return new StartOrderResult([.. units.Select(u => u.Name)], all, worst);

@@ -54,7 +54,7 @@ public sealed record StartResult
     public double MinCompressorV { get; init; }
 
     /// <summary>Largest share of what the source (or the breaker at its soonest) bears that the start uses; 1 trips.</summary>
-    public double Used { get; init; }
+    public double SurgeUsed { get; init; }
 
     /// <summary>The same for the battery's management board.</summary>
     public double BatteryUsed { get; init; }
@@ -179,7 +179,7 @@ public static class StartSimulation
                 MaxA = maxA,
                 PeakA = PeakA(),
                 MinCompressorV = minV,
-                Used = trips.Used,
+                SurgeUsed = trips.SurgeUsed,
                 BatteryUsed = trips.BatteryUsed,
                 RunA = running.SourceA,
                 RunCompressorV = running.CompressorV,

@@ -51,8 +51,8 @@ public sealed class StartStation : Station<StartAssessment>
             Station = Name,
             Value = new Measure(own.MaxA, QuantityKind.Current),
             Note = own.SourceV > 0 ? Phrase.Of($"at {own.SourceV:Voltage}") : Phrase.Of($""),
-            Limit = own.Outcome == StartOutcome.Starts ? Phrase.Of($"{own.Used:Fraction} of what it bears") : Phrase.Of($"{InWords(own.Outcome)}"),
-            Share = Math.Min(1, own.Used * LedgerEntry.GaugeMark),
+            Limit = own.Outcome == StartOutcome.Starts ? Phrase.Of($"{own.SurgeUsed:Fraction} of what it bears") : Phrase.Of($"{InWords(own.Outcome)}"),
+            Share = Math.Min(1, own.SurgeUsed * LedgerEntry.GaugeMark),
             Mark = LedgerEntry.GaugeMark,
             MoreIsBetter = false,
             State = own.Verdict.State,
@@ -214,7 +214,7 @@ public sealed class StartStation : Station<StartAssessment>
             RunA = result.RunA,
             RunV = result.RunCompressorV,
             SourceV = source.Volts,
-            Used = result.Used,
+            SurgeUsed = result.SurgeUsed,
             ContinuousW = source.ContinuousW,
             SurgeW = SurgeW(source),
             NeededReduction = needed,
@@ -232,7 +232,7 @@ public sealed class StartStation : Station<StartAssessment>
             design.Remedy switch { StartRemedy.SoftStarter => " with its soft starter", StartRemedy.HardStartKit => " with its hard-start kit", _ => "" };
         var headline = result.Outcome switch
         {
-            StartOutcome.Starts => Phrase.Of($"Starts on the {Called(source)}{helped}, using {result.Used:Fraction} of what it bears."),
+            StartOutcome.Starts => Phrase.Of($"Starts on the {Called(source)}{helped}, using {result.SurgeUsed:Fraction} of what it bears."),
             StartOutcome.StartsOnlyIfShed => Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}."),
             StartOutcome.StartsButCannotRun => Phrase.Of($"Starts, but cannot run on: {result.Cause.Words()} after {result.TripS ?? 0:Seconds}."),
             StartOutcome.Stalls => Phrase.Of($"Stalls: {result.Cause.Words()}."),
@@ -294,7 +294,7 @@ public sealed class StartStation : Station<StartAssessment>
             RunA = result.RunA,
             RunV = result.RunCompressorV,
             SourceV = source.Volts,
-            Used = ratio,
+            SurgeUsed = ratio,
             ContinuousW = source.ContinuousW,
             SurgeW = SurgeW(source),
             NeededReduction = null,
@@ -339,7 +339,7 @@ public sealed class StartStation : Station<StartAssessment>
         RunA = 0,
         RunV = 0,
         SourceV = source.Volts,
-        Used = 1,
+        SurgeUsed = 1,
         ContinuousW = source.ContinuousW,
         SurgeW = SurgeW(source),
         NeededReduction = null,
@@ -369,7 +369,7 @@ public sealed class StartStation : Station<StartAssessment>
             .Step("Z_line", "2·L·ρ/A", $"cable to the unit", start.Line.Real, "Ω", Citations.Copper)
             .Step("I_max", "E/(Z_s + 1/(Y_o + Y_b)), at most what the source gives", $"E {source.Volts} V", result.MaxA, "A", Citations.MotorModel)
             .Step("I_peak", "κ·√2·I_max", $"κ·1.414 × {result.MaxA:0.##}", result.PeakA, "A", Citations.FirstPeak)
-            .Step("Used", "Σ Δt/allowed time at I/I_cont", $"I_cont {source.ContinuousA:0.##} A", result.Used, "", Citations.SurgeCurves);
+            .Step("Used", "Σ Δt/allowed time at I/I_cont", $"I_cont {source.ContinuousA:0.##} A", result.SurgeUsed, "", Citations.SurgeCurves);
         if (result.MaxDcA is { } dc)
             working.Step("I_dc", "(U − √(U² − 4RP))/2R", $"at the highest start power", dc, "A", Citations.InverterLoss).Step("V_dc", "U − R·I",
                 $"at {dc:0.#} A", result.MinDcV ?? 0, "V", Citations.Battery);

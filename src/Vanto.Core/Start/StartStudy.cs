@@ -11,18 +11,18 @@ namespace Vanto.Core.Start;
 public sealed record SmallestRow(SourceClass Class, double? PlainW, double? SoftW, double? KitW);
 
 /// <summary>How the start stands when something is worse than today.</summary>
-public sealed record SensitivityRow(Phrase Words, StartOutcome Outcome, string Cause, double Used, double MaxA)
+public sealed record SensitivityRow(Phrase Words, StartOutcome Outcome, string Cause, double SurgeUsed, double MaxA)
 {
     /// <summary>How much its end weighs; empty where it starts.</summary>
     public Severity? Level => Ends.Level(Outcome);
 }
 
 /// <summary>Several compressors on the source in turn, and how it ends when all start at once.</summary>
-public sealed record StartTurns(StartOrderResult Best, StartOutcome AtOnce, string AtOnceCause);
+public sealed record StartSequence(StartOrderResult Best, StartOutcome AtOnce, string AtOnceCause);
 
 /// <summary>What more there is to know of a start: other sources, worse days, rules of thumb, and whose turn it is where several start.</summary>
 public sealed record StartStudyResult(IReadOnlyList<SmallestRow> Smallest, IReadOnlyList<SensitivityRow> Sensitivity, IReadOnlyList<RuleLine> Rules,
-    double? SmallestBatteryA, StartTurns? Turns);
+    double? SmallestBatteryA, StartSequence? Sequence);
 
 /// <summary>Study of a single-speed unit's start beside the assessment: many starts, made when asked.</summary>
 public static class StartStudy
@@ -60,10 +60,10 @@ public static class StartStudy
             SmallestSource.Of(alone with { Remedy = StartRemedy.SoftStarter, Reduction = soft }, kinds[k], derate)?.RatedW,
             SmallestSource.Of(alone with { Remedy = StartRemedy.HardStartKit }, kinds[k], derate)?.RatedW));
         return new StartStudyResult(smallest, Sensitivity(survey, design, unit, start), Rules(unit, source, [.. smallest]), BatteryA(start),
-            Turns(design, unit, start));
+            SequenceOf(design, unit, start));
     }
 
-    private static StartTurns? Turns(StartDesign design, AcUnit unit, StartCase start)
+    private static StartSequence? SequenceOf(StartDesign design, AcUnit unit, StartCase start)
     {
         if (design.Further.Count == 0)
             return null;
@@ -85,7 +85,7 @@ public static class StartStudy
         var sum = MotorModel.FromNameplate(unit.SupplyVoltageV, units.Sum(u => u.Motor.LraA), units.Sum(u => u.Motor.RlaA));
         var together =
             StartVerdict.Of(beside with { Motor = sum, Remedy = StartRemedy.None, Neighbours = [.. units.Select(u => u.Fan), .. beside.Neighbours] });
-        return new StartTurns(StartOrder.Best(beside, units), together.Outcome, together.Cause.Words());
+        return new StartSequence(StartOrder.Best(beside, units), together.Outcome, together.Cause.Words());
     }
 
     private static List<SensitivityRow> Sensitivity(SurveyDesign survey, StartDesign design, AcUnit unit, StartCase now)
@@ -114,7 +114,7 @@ public static class StartStudy
     private static SensitivityRow Row(Phrase words, StartCase start)
     {
         var result = StartSimulation.Run(start);
-        return new SensitivityRow(words, result.Outcome, result.Cause.Words(), Math.Max(result.Used, result.BatteryUsed), result.MaxA);
+        return new SensitivityRow(words, result.Outcome, result.Cause.Words(), Math.Max(result.SurgeUsed, result.BatteryUsed), result.MaxA);
     }
 
     private static List<RuleLine> Rules(AcUnit unit, PowerSource source, List<SmallestRow> smallest)

@@ -42,12 +42,12 @@ internal static class StartTrials
     {
         var phrase = result.Outcome switch
         {
-            StartOutcome.Starts => Phrase.Of($"starts, {result.Used:Fraction} used"),
+            StartOutcome.Starts => Phrase.Of($"starts, {result.SurgeUsed:Fraction} used"),
             StartOutcome.StartsOnlyIfShed => Phrase.Of($"starts only without {string.Join(" and ", result.Shed)}"),
             StartOutcome.StartsButCannotRun => Phrase.Of($"starts, then {result.Cause.Words()} after {result.TripS ?? 0:Seconds}"),
             StartOutcome.Stalls => Phrase.Of($"stalls"),
             _ => Phrase.Of($"trips after {result.TripS ?? 0:Milliseconds}: {result.Cause.Words()}"),
         };
-        return new StartTrial(id, words, result.Outcome, phrase, result.MaxA, result.Used, edit);
+        return new StartTrial(id, words, result.Outcome, phrase, result.MaxA, result.SurgeUsed, edit);
     }
 }

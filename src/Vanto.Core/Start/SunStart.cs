@@ -57,7 +57,7 @@ internal static class SunStart
             RunA = least / (unit.SupplyVoltageV * unit.PowerFactorRun),
             RunV = unit.SupplyVoltageV,
             SourceV = unit.SupplyVoltageV,
-            Used = used,
+            SurgeUsed = used,
             ContinuousW = array,
             SurgeW = array,
             NeededReduction = null,

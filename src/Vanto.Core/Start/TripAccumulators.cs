@@ -19,7 +19,7 @@ internal sealed class TripAccumulators(StartCase start)
     private double _overload, _breakerMax, _breakerMin, _battery, _collapseS;
 
     public TripCause Cause { get; private set; }
-    public double Used => Math.Max(_overload, _breakerMin);
+    public double SurgeUsed => Math.Max(_overload, _breakerMin);
     public double BatteryUsed => _battery;
     public bool MayTrip => _breakerMin >= 1;
     public double? MinDcV { get; private set; }

@@ -82,7 +82,7 @@ public sealed record InverterDesign : DesignPart
     public double? PeakW { get; init; }
 
     /// <summary>What its maker says it bears; where there is any, it replaces the class's typical curve.</summary>
-    [Ask("It bears, by its maker")] public IReadOnlyList<SurgeDesign> Surge { get; init; } = [];
+    [Ask("Surge rating, by its maker")] public IReadOnlyList<SurgeDesign> Surge { get; init; } = [];
 
     /// <summary>Its maker's efficiency table; from two points on, the losses are fitted to it.</summary>
     [Ask("Its efficiency, by its maker")] public IReadOnlyList<EfficiencyDesign> Efficiency { get; init; } = [];

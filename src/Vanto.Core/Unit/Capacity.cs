@@ -41,9 +41,9 @@ public static class Capacity
     public static double OutdoorFactor(double outdoorC) => outdoorC > 35 ? 1 - 0.010 * (outdoorC - 35) : 1 - 0.006 * (outdoorC - 35);
 
     /// <summary>Sensible and latent cooling of a coil by bypass factor and apparatus dew point (textbook, from memory).</summary>
-    public static CoilSplit Coil(double entryC, double entryRatio, double coolingW, double flowM3S, double pressurePa)
+    public static CoilSplit Coil(double entryC, double entryRatio, double coolingW, double flowM3s, double pressurePa)
     {
-        var massFlow = flowM3S / MoistAir.SpecificVolume(entryC, entryRatio, pressurePa);
+        var massFlow = flowM3s / MoistAir.SpecificVolume(entryC, entryRatio, pressurePa);
         var through = massFlow * (1 - BypassFactor);
         var target = MoistAir.Enthalpy(entryC, entryRatio) - coolingW / through;
         var apparatus = Roots.OfRising(t => MoistAir.Enthalpy(t, MoistAir.SaturationRatio(t, pressurePa)) - target, -60, entryC, 1e-9);

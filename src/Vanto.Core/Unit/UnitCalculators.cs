@@ -61,7 +61,7 @@ public sealed record BypassCoilInput : DesignPart
     [Field(Temperature, 10, 45, Label = "Air into the coil")] public double EntryC { get; init; } = 24;
     [Field(Percent, 5, 99, Label = "its humidity")] public double RelativeHumidityPct { get; init; } = 50;
     [Field(Power, 100, 30000, Label = "Cooling")] public double CoolingW { get; init; } = 2500;
-    [Field(AirFlow, 0.01, 3, Label = "Air flow")] public double FlowM3S { get; init; } = 0.12;
+    [Field(AirFlow, 0.01, 3, Label = "Air flow")] public double FlowM3s { get; init; } = 0.12;
     [Field(Length, -430, 5000, Label = "Altitude")] public double ElevationM { get; init; }
 }
 
@@ -165,9 +165,9 @@ public static class UnitCalculators
     public static CalculationResult BypassCoil(BypassCoilInput i)
     {
         var p = Atmosphere.Pressure(i.ElevationM);
-        var split = Capacity.Coil(i.EntryC, MoistAir.RatioFromRh(i.EntryC, i.RelativeHumidityPct, p), i.CoolingW, i.FlowM3S, p);
+        var split = Capacity.Coil(i.EntryC, MoistAir.RatioFromRh(i.EntryC, i.RelativeHumidityPct, p), i.CoolingW, i.FlowM3s, p);
         return new ResultBuilder()
-            .Step("T_adp", "Apparatus dew point", "h_sat(T_adp) = h − Q/(ṁ(1 − 0.15))", $"Q {i.CoolingW} W, {i.FlowM3S} m³/s", split.ApparatusDewPointC,
+            .Step("T_adp", "Apparatus dew point", "h_sat(T_adp) = h − Q/(ṁ(1 − 0.15))", $"Q {i.CoolingW} W, {i.FlowM3s} m³/s", split.ApparatusDewPointC,
                 Temperature, Citations.Coil)
             .Step("q_l", "Moisture", "ṁ(1 − 0.15)(W − W_adp)·h_fg", $"entering {i.EntryC} °C, {i.RelativeHumidityPct} %", split.LatentW, Power, Citations.Coil)
             .Step("q_s", "Sensible", "Q − q_l", $"{i.CoolingW} − {split.LatentW:0.#}", split.SensibleW, Power, Citations.Coil)

@@ -133,7 +133,7 @@ public class WaysOutTests
                 var after = Assessor.Assess(Applied(design, trial.Changes)).Start!;
                 after.Outcome.ShouldBe(trial.Outcome, $"{trial.Id}: {trial.Words}");
                 after.MaxA.ShouldBe(trial.MaxA, 1e-6, $"{trial.Id}: {trial.Words}");
-                after.Used.ShouldBe(trial.Used, 1e-6, $"{trial.Id}: {trial.Words}");
+                after.SurgeUsed.ShouldBe(trial.SurgeUsed, 1e-6, $"{trial.Id}: {trial.Words}");
             }
     }
 
@@ -354,7 +354,7 @@ public class WaysOutTests
         var lived = Assessor.Assess(Applied(van, promised.Changes)).Start!;
         lived.Findings.ShouldContain(f => f.Code == "start.measured");
         lived.MaxA.ShouldBe(promised.MaxA, 1e-6);
-        lived.Used.ShouldBe(promised.Used, 1e-6);
+        lived.SurgeUsed.ShouldBe(promised.SurgeUsed, 1e-6);
     }
 
     [Theory]

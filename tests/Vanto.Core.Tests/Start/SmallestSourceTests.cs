@@ -99,14 +99,14 @@ public class SmallestSourceTests
             Remedy = StartRemedy.None,
             Further = [new CompressorDesign { Name = "bunk unit", RlaA = small.RlaA, LraA = small.LraA, FanW = small.FanPowerW }]
         };
-        var turns = StartStudy.Of(survey, start, UnitCatalogue.Find("RT-13-115")!).Turns!;
-        turns.Best.AllStart.ShouldBeTrue();
-        turns.Best.Order.ShouldBe(["RT-13-115", "bunk unit"]);
-        StartStudy.Of(survey, start with { Further = [] }, UnitCatalogue.Find("RT-13-115")!).Turns.ShouldBeNull();
+        var sequence = StartStudy.Of(survey, start, UnitCatalogue.Find("RT-13-115")!).Sequence!;
+        sequence.Best.AllStart.ShouldBeTrue();
+        sequence.Best.Order.ShouldBe(["RT-13-115", "bunk unit"]);
+        StartStudy.Of(survey, start with { Further = [] }, UnitCatalogue.Find("RT-13-115")!).Sequence.ShouldBeNull();
         var weak = survey with { Sources = survey.Sources with { Inverter = survey.Sources.Inverter with { RatedW = 2000 } } };
-        var tight = StartStudy.Of(weak, start, UnitCatalogue.Find("RT-13-115")!).Turns!;
+        var tight = StartStudy.Of(weak, start, UnitCatalogue.Find("RT-13-115")!).Sequence!;
         tight.AtOnce.ShouldNotBe(StartOutcome.Starts);
-        tight.Best.WorstUsed.ShouldBeGreaterThan(turns.Best.WorstUsed);
+        tight.Best.WorstUsed.ShouldBeGreaterThan(sequence.Best.WorstUsed);
         Should.Throw<InputException>(() => StartStudy.Of(survey, start with { Further = [new CompressorDesign { RlaA = 10, LraA = 20 }] },
             UnitCatalogue.Find("RT-13-115")!)).Errors[0].Field.ShouldBe("start.further[0].lraA");
         Should.Throw<InputException>(() => StartStudy.Of(survey, start with { Further = [.. Enumerable.Repeat(new CompressorDesign(), 6)] },
@@ -121,7 +121,7 @@ public class SmallestSourceTests
         study.Smallest.Count.ShouldBe(4);
         var now = study.Sensitivity[0];
         foreach (var worse in study.Sensitivity.Skip(1).Where(s => s.Outcome == now.Outcome && s.Words.ToString() != "twice the cable to the unit"))
-            worse.Used.ShouldBeGreaterThanOrEqualTo(now.Used - 1e-9, worse.Words.ToString());
+            worse.SurgeUsed.ShouldBeGreaterThanOrEqualTo(now.SurgeUsed - 1e-9, worse.Words.ToString());
         study.Rules.ShouldContain(r => r.Words.StartsWith("locked-rotor", StringComparison.Ordinal));
         StartStudy.Of(survey, NewcomersVan.Design.Start, UnitCatalogue.Find("MS-09-120")!).Smallest.ShouldBeEmpty();
     }

@@ -177,7 +177,7 @@ public class StartTables
             Neighbours = [new NeighbourLoad("fan", 130, 0.85, false), new NeighbourLoad("fan", 110, 0.85, false)],
         });
         result.Outcome.ShouldBe(StartOutcome.Starts);
-        result.Used.ShouldBe(0.9622, 0.005);
+        result.SurgeUsed.ShouldBe(0.9622, 0.005);
     }
 
     [Fact]

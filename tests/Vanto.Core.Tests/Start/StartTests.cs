@@ -102,7 +102,7 @@ public class StartTests
         result.MaxA.ShouldBe(max, max * 2e-4);
         result.PeakA.ShouldBe(peak, peak * 2e-4);
         result.MinCompressorV.ShouldBe(volts, volts * 2e-4);
-        result.Used.ShouldBe(used, Math.Max(1e-4, used * 0.01));
+        result.SurgeUsed.ShouldBe(used, Math.Max(1e-4, used * 0.01));
         result.RunA.ShouldBe(runA, runA * 2e-4);
         result.RunCompressorV.ShouldBe(runV, runV * 2e-4);
     }

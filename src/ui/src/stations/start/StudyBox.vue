@@ -64,27 +64,27 @@ const watts = (w: number | null) => (w === null ? 'none' : shown(w, 'electricPow
       </table>
     </section>
     <section>
-      <template v-if="study.turns">
+      <template v-if="study.sequence">
         <h2>Whose turn it is</h2>
         <ol data-turns>
-          <li v-for="name in study.turns.best.order" :key="name">{{ name }}</li>
+          <li v-for="name in study.sequence.best.order" :key="name">{{ name }}</li>
         </ol>
         <p>
-          <span v-if="study.turns.best.allStart" class="pass">In this order all start</span>
+          <span v-if="study.sequence.best.allStart" class="pass">In this order all start</span>
           <span v-else class="severity-stop">Not all start, in whatever order</span>, the worst uses
-          {{ shown(study.turns.best.worstUsed, 'fraction') }} of what the source bears. At least ten seconds apart; after power returns wait
-          three minutes. All at once: {{ ends[study.turns.atOnce]
-          }}{{ study.turns.atOnce === 'starts' ? '' : ', ' + study.turns.atOnceCause }}.
+          {{ shown(study.sequence.best.worstUsed, 'fraction') }} of what the source bears. At least ten seconds apart; after power returns
+          wait three minutes. All at once: {{ ends[study.sequence.atOnce]
+          }}{{ study.sequence.atOnce === 'starts' ? '' : ', ' + study.sequence.atOnceCause }}.
         </p>
       </template>
-      <h2 :class="{ next: study.turns }">On a worse day</h2>
+      <h2 :class="{ next: study.sequence }">On a worse day</h2>
       <table class="sheet" data-worse>
         <tbody>
           <tr v-for="s in study.sensitivity" :key="say(s.words)">
             <td>{{ say(s.words) }}</td>
             <td class="number">{{ shown(s.maxA, 'current') }}</td>
             <td :class="s.level ? `severity-${s.level}` : 'pass'">
-              {{ ends[s.outcome] }}{{ s.outcome === 'starts' ? `, ${shown(s.used, 'fraction')} used` : `: ${s.cause}` }}
+              {{ ends[s.outcome] }}{{ s.outcome === 'starts' ? `, ${shown(s.surgeUsed, 'fraction')} used` : `: ${s.cause}` }}
             </td>
           </tr>
         </tbody>
