@@ -230,7 +230,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var ratio = MoistAir.RatioFromRh(entering, r.EnteringRhPct ?? space.SetpointRhPct, pressure);
         var full = Performance.FullLoad(unit, r.OutdoorC ?? load.OutdoorC[load.PeakHour], MoistAir.WetBulb(entering, ratio, pressure));
         var flow = Capacity.FlowPerWatt * unit.RatedCapacityW;
-        var coil = Capacity.Coil(entering, ratio, full.CapacityW, flow, pressure);
+        var coil = WetCoil.Split(entering, ratio, full.CapacityW, flow, pressure);
         var mass = flow / MoistAir.SpecificVolume(entering, ratio, pressure);
         var expected = coil.SensibleW / (mass * MoistAir.HeatCapacity(ratio));
         var band = Phrase.Of($"within 20 % or 2 K of expected");

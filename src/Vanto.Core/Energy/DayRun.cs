@@ -13,6 +13,7 @@ public sealed class DayRun
     private readonly RigDay _day;
     private readonly ThermalSpace _begun;
     private readonly double _wetBulb;
+    private readonly double? _ratio;
     private readonly int _first;
     private readonly double[] _hours;
     private readonly EnergyCase _case;
@@ -29,7 +30,7 @@ public sealed class DayRun
         StepS = stepS;
         var space = day.Space;
         _wetBulb = MoistAir.WetBulb(space.SetpointC, space.SetpointRatio, space.Weather.PressurePa);
-        _begun = HeldUntil(inputs.Energy.StartHour);
+        (_begun, _ratio) = HeldUntil(inputs.Energy.StartHour);
         var count = days * 86400 / stepS;
         _first = (int)Math.Round(inputs.Energy.StartHour * 3600 / day.Seconds) % day.Weather.Length * (day.Seconds / stepS);
         _hours = new double[count];
@@ -59,9 +60,12 @@ public sealed class DayRun
             ShoreW = null,
             StartSoc = 1,
         };
-        var result = EnergySimulation.Run(free, new SpaceCabin(_day.Space, _day.Drivers, _begun, _wetBulb, _first, StepS));
+        var result = EnergySimulation.Run(free, Cabin());
         return _case with { SetpointC = free.SetpointC, AirconW = result.AirconW, ShoreW = null };
     }
+
+    private SpaceCabin Cabin() =>
+        new(_day.Space, _day.Drivers, _begun, _wetBulb, _ratio is { } ratio ? _day.Space.Moisture(ratio) : null, _first, StepS);
 
     private double[] Setpoints(double setpointC) => Array.ConvertAll(_hours, h =>
         Day.Within(h, _inputs.Energy.From, _inputs.Energy.To) ? setpointC : _inputs.Energy.Setpoints.FirstOrDefault(s => Day.Within(h, s.From, s.To))?.SetpointC
@@ -78,11 +82,12 @@ public sealed class DayRun
     private (EnergyResult Result, EnergyCase Case, double[] Hours) RunWith(double[] setpointC)
     {
         var energyCase = _case with { SetpointC = setpointC };
-        var cabin = new SpaceCabin(_day.Space, _day.Drivers, _begun, _wetBulb, _first, StepS);
+        var cabin = Cabin();
         return (EnergySimulation.Run(energyCase, cabin), energyCase, _hours);
     }
 
-    private ThermalSpace HeldUntil(double hour)
+    /// <summary>The rig held as by day until an hour: its nodes, and the moisture that its unit leaves in the air.</summary>
+    private (ThermalSpace Model, double? Ratio) HeldUntil(double hour)
     {
         var model = new ThermalSpace(_day.Space);
         model.Prepare(_day.Seconds);
@@ -93,10 +98,9 @@ public sealed class DayRun
         {
             var (convective, radiant) = _day.Drivers.GainSplit(k);
             model.Begin(_day.Drivers.At(k), _day.Drivers.OutdoorC[k], convective, radiant);
-            var free = model.HubB / model.HubA;
-            model.End(Math.Min(free, target));
+            model.End(Math.Min(model.HubB / model.HubA, target));
         }
-        return model;
+        return (model, _inputs.Energy.Humidity == HumidityModel.Fixed ? null : HeldMoisture.At(_day, _inputs, first));
     }
 
     /// <summary>Draw of the devices of one supply by step, W.</summary>

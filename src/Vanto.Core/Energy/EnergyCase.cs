@@ -1,3 +1,4 @@
+using Vanto.Core.Physics;
 using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 
@@ -9,8 +10,11 @@ public interface IEnergyCabin
     /// <summary>Air, °C.</summary>
     double AirC { get; }
 
-    /// <summary>Wet bulb, °C.</summary>
+    /// <summary>Wet bulb where it is held, °C.</summary>
     double WetBulbC { get; }
+
+    /// <summary>Moisture of the air where it is followed; null where the wet bulb is held.</summary>
+    RoomMoisture? Moisture { get; }
 
     /// <summary>Fixes what drives the step.</summary>
     void Begin(int step, double seconds);
@@ -18,8 +22,8 @@ public interface IEnergyCabin
     /// <summary>Sensible cooling in W that brings the air to a temperature at the end of the step; negative where it is colder anyway.</summary>
     double RequiredSensible(double targetC);
 
-    /// <summary>Commits the cooling of the step, W.</summary>
-    void End(double sensibleW, double latentW);
+    /// <summary>Commits the dry cooling of the step, W.</summary>
+    void End(double sensibleW);
 }
 
 /// <summary>Inverter of the run.</summary>
@@ -133,6 +137,9 @@ public sealed class EnergyResult(int steps)
     public double[] Soc { get; } = new double[steps];
     public double[] AirC { get; } = new double[steps];
     public double[] AirconW { get; } = new double[steps];
+
+    /// <summary>Humidity ratio of the cabin's air, kg/kg; 0 where its wet bulb is held.</summary>
+    public double[] Ratio { get; } = new double[steps];
     public double[] CoolingW { get; } = new double[steps];
     public double[] PvW { get; } = new double[steps];
 
@@ -146,6 +153,9 @@ public sealed class EnergyResult(int steps)
     /// <summary>Steps that were run; fewer than asked where the run was given up.</summary>
     public int Steps { get; internal set; }
     public EnergyLedger Ledger { get; internal set; } = new();
+
+    /// <summary>Where the water of the cabin's air went; null where its wet bulb is held.</summary>
+    public WaterLedger? Water { get; internal set; }
     public double CoolingWh { get; internal set; }
     public double MinSoc { get; internal set; } = 1;
     public int MinSocStep { get; internal set; }

@@ -13,6 +13,9 @@ public sealed record SetpointDesign : DesignPart
     [Ask("Dry: only its lowest, steadily", Help = "an inverter-driven unit dries best when it runs on and on")] public bool Dry { get; init; }
 }
 
+/// <summary>How a run takes the humidity of the cabin's air.</summary>
+public enum HumidityModel { [Called("followed")] Balanced, [Called("held")] Fixed }
+
 /// <summary>The aim and how the day begins.</summary>
 public sealed record EnergyDesign : DesignPart
 {
@@ -31,6 +34,8 @@ public sealed record EnergyDesign : DesignPart
     [Field(QuantityKind.TemperatureDifference, 0, 8, Label = "Cool ahead while the sun finds no taker, by")] public double PreCoolK { get; init; }
     [Field(QuantityKind.ElectricPower, 50, 8000, Label = "The unit draws at most", Help = "economy cap; empty leaves it off", Optional = true)]
     public double? PowerCapW { get; init; }
+    [Ask("Humidity inside", Help = "followed: what comes in less what the coil takes out; held: always as the load has it")]
+    public HumidityModel Humidity { get; init; } = HumidityModel.Balanced;
     [Ask("The unit stops at the reserve")] public bool StopAtReserve { get; init; }
     public SizingDesign Sizing { get; init; } = new();
     public StretchDesign Stretch { get; init; } = new();

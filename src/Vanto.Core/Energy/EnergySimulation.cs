@@ -1,5 +1,6 @@
 using System.Runtime.CompilerServices;
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 
@@ -17,16 +18,20 @@ public sealed class EnergySimulation
     private const double LongAgoS = 1e9;
     private const double FullSoc = 0.97;
     private const double LowDieselLoad = 0.30;
+
+    /// <summary>Where the curves of the units end, °C.</summary>
+    private const double LowestWetBulbC = 5;
     private const int StepsBetweenLooks = 1024;
 
     private readonly EnergyCase _case;
     private readonly IEnergyCabin? _cabin;
     private readonly EnergyResult _result;
     private readonly BankRun _bank;
+    private readonly RoomCoil? _coil;
     private readonly double _dt;
     private readonly double _hours;
     private bool _airLocked, _cutOff, _generatorOn, _compressorOn;
-    private double _generatorRunS, _sinceChangeS = LongAgoS;
+    private double _generatorRunS, _sinceChangeS = LongAgoS, _heldKg, _dryingKgS;
     private Flows _now;
     private Totals _sum;
 
@@ -37,6 +42,7 @@ public sealed class EnergySimulation
         _dt = energyCase.StepS;
         _hours = _dt / 3600;
         _bank = new BankRun(energyCase.Bank, energyCase.StartSoc, _dt);
+        _coil = cabin?.Moisture is { } moisture ? new RoomCoil(energyCase.Unit, moisture.PressurePa) : null;
         _result = new EnergyResult(energyCase.Recorded ? energyCase.Steps : 0);
     }
 
@@ -101,7 +107,7 @@ public sealed class EnergySimulation
     {
         public double AirconW, SourceW, ChargerW, InverterLossW, PvDcW, DirectW, AlternatorW, DcLoadW, AcLoadW, NetW;
         public OperatingResult Air;
-        public double SensibleShare;
+        public double SensibleShare, WetKgS, CoilRatio;
         public bool CompressorOn;
     }
 
@@ -182,7 +188,7 @@ public sealed class EnergySimulation
                 beside + (sourceLimit == 0 ? continuous - now.AcLoadW : c.Assist ? sourceLimit + continuous - now.AcLoadW : sourceLimit - now.AcLoadW));
         }
         if (pass == 2)
-            (now.Air, now.SensibleShare, now.CompressorOn) = (default, 1, false);
+            (now.Air, now.SensibleShare, now.WetKgS, now.CompressorOn) = (default, 1, 0, false);
         else
             Aircon(k, pass == 0 && enabled && !(_airLocked && sourceLimit == 0), set, cap);
         now.AirconW = now.Air.PowerW;
@@ -270,6 +276,7 @@ public sealed class EnergySimulation
         var unit = _case.Unit;
         ref var now = ref _now;
         now.SensibleShare = 1;
+        now.WetKgS = 0;
         now.CompressorOn = false;
         if (!allowed)
         {
@@ -294,18 +301,30 @@ public sealed class EnergySimulation
     {
         var unit = _case.Unit;
         ref var now = ref _now;
+        var moisture = cabin.Moisture;
+        var wetBulb = moisture is null ? cabin.WetBulbC : Math.Max(LowestWetBulbC, _coil!.WetBulb(cabin.AirC, moisture.Ratio));
+        var full = Performance.FullLoad(unit, _case.OutdoorC[k], wetBulb, _case.InletRiseK).Times(_case.CapacityFactor);
         now.SensibleShare = Performance.SensibleShare(unit.SensibleHeatRatio, cabin.AirC, cabin.WetBulbC);
-        var full = Performance.FullLoad(unit, _case.OutdoorC[k], cabin.WetBulbC, _case.InletRiseK).Times(_case.CapacityFactor);
+        _coil?.Enter(cabin.AirC, moisture!.Ratio, full.CapacityW);
         if (!unit.SingleSpeed || _dt > ThermostatStepS)
         {
-            var demand = Math.Max(0, cabin.RequiredSensible(set)) / now.SensibleShare;
+            var sensible = Math.Max(0, cabin.RequiredSensible(set));
+            var demand = sensible == 0 ? 0 : _coil?.ForSensible(sensible, _case.FanOn) ?? sensible / now.SensibleShare;
             if (!unit.SingleSpeed && _case.LowestOnly is { } lowest && lowest[k])
                 demand = Math.Min(demand, unit.MinCapacityW * full.CapacityFactor);
             now.Air = Performance.Operate(unit, full, demand, cap, _case.FanOn);
             now.CompressorOn = now.Air.RunTimeFraction > 0;
-            return;
         }
-        now.Air = Thermostat(full, set, cap, out now.CompressorOn);
+        else
+        {
+            now.Air = Thermostat(full, set, cap, out now.CompressorOn);
+        }
+        if (_coil is { } coil && now.Air.CapacityW > 0)
+        {
+            // Followed by its thermostat, a coil gives back in the steps of its pauses.
+            (now.SensibleShare, now.WetKgS, now.CoilRatio) =
+                coil.Mean(now.Air.CapacityW, _dt > ThermostatStepS ? now.Air.RunTimeFraction : 1, _case.FanOn);
+        }
     }
 
     private OperatingResult Thermostat(in FullLoadPoint full, double set, double cap, out bool on)
@@ -348,7 +367,7 @@ public sealed class EnergySimulation
         _compressorOn = f.CompressorOn;
         if (_cabin is not null)
         {
-            _cabin.End(f.SensibleShare * f.Air.CapacityW, (1 - f.SensibleShare) * f.Air.CapacityW);
+            EndCabin(_cabin, ref f);
             if (enabled)
             {
                 var over = Math.Max(0, _cabin.AirC - (c.SetpointC[k] + c.ToleranceK));
@@ -379,10 +398,41 @@ public sealed class EnergySimulation
         }
     }
 
+    /// <summary>The cabin takes its cooling; where its moisture is followed, the coil dries as much as the air at the end of the step gives.</summary>
+    private void EndCabin(IEnergyCabin cabin, ref Flows f)
+    {
+        var sensible = f.SensibleShare * f.Air.CapacityW;
+        if (cabin.Moisture is not { } moisture)
+        {
+            cabin.End(sensible);
+            return;
+        }
+        var returned = GivenBack(f);
+        cabin.End(sensible + returned * MoistAir.VaporisationJPerKg);
+        var latent = moisture.End(_dt, cabin.AirC, f.WetKgS, f.CoilRatio, returned);
+        if (f.CompressorOn && f.WetKgS > 0)
+        {
+            _dryingKgS = latent / MoistAir.VaporisationJPerKg;
+            _heldKg = Math.Min(_heldKg + _dryingKgS * _dt, _coil!.HeldMin(_case.FanOn) * 60 * _dryingKgS);
+        }
+        f.Air = f.Air with { CapacityW = sensible + latent };
+    }
+
+    /// <summary>Water that the standing coil of a thermostat's unit gives back to the air, kg/s; what it takes up cools the air as much.</summary>
+    private double GivenBack(in Flows f)
+    {
+        if (f.CompressorOn || _heldKg <= 0 || _dt > ThermostatStepS)
+            return 0;
+        var back = Math.Min(_heldKg, _dryingKgS * _dt);
+        _heldKg -= back;
+        return back / _dt;
+    }
+
     private void Record(int k, in Flows f, double arrayW)
     {
         _result.Soc[k] = _bank.Soc;
         _result.AirC[k] = _cabin?.AirC ?? 0;
+        _result.Ratio[k] = _cabin?.Moisture?.Ratio ?? 0;
         _result.AirconW[k] = f.AirconW;
         _result.CoolingW[k] = f.Air.CapacityW;
         _result.PvW[k] = f.PvDcW + f.DirectW;
@@ -415,6 +465,7 @@ public sealed class EnergySimulation
             StoredWh = (_case.Bank.StoredJ(_bank.Soc) - _case.Bank.StoredJ(_case.StartSoc)) / 3600,
         };
         _result.Steps = steps;
+        _result.Water = _cabin?.Moisture?.Ledger;
         _result.CoolingWh = _sum.CoolingW * _hours;
         _result.EndSoc = _bank.Soc;
         _result.DutyAgainstRated = _sum.AirconW / (_case.Unit.RatedPowerW * Math.Max(1, steps));

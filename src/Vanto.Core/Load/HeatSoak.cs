@@ -17,7 +17,6 @@ public sealed class HeatSoak
     /// <summary>A held space is watched for twelve hours after its unit stops.</summary>
     public const int HoldLimitMinutes = 720;
 
-    private const double MoistureStore = 5;
     private const double SettledK = 0.01;
     private const int MostDays = 200;
 
@@ -80,9 +79,9 @@ public sealed class HeatSoak
     /// <param name="fromHour">Hour of the day, 0 to 23.</param>
     /// <param name="capacityW">Cooling at outdoor temperature and indoor wet bulb.</param>
     /// <param name="airFlowM3s">Of the indoor fan.</param>
-    /// <param name="split">Coil: air temperature, humidity ratio, cooling, flow → sensible and latent W.</param>
+    /// <param name="coil">Air temperature, humidity ratio, cooling, flow → dry cooling W, air that touches the wet coil kg/s, humidity ratio there.</param>
     public PullDownResult PullDown(int fromHour, Func<double, double, double> capacityW, double airFlowM3s,
-        Func<double, double, double, double, (double Sensible, double Latent)> split)
+        Func<double, double, double, double, (double SensibleW, double WetKgS, double Ratio)> coil)
     {
         const int step = 60;
         var model = new ThermalSpace(_space);
@@ -90,9 +89,7 @@ public sealed class HeatSoak
         model.CopyStateFrom(_soaked[fromHour]);
         var pressure = _space.Weather.PressurePa;
         var first = fromHour * 3600 / _stepS;
-        var ratio = _drivers.OutdoorRatio[first];
-        var store = _space.AirDensity * _space.VolumeM3 * MoistureStore;
-        var exchange = _space.InfiltrationKgS;
+        var moisture = _space.Moisture(_drivers.OutdoorRatio[first]);
         var start = model.AirC;
         var (air, humidity) = (new List<double>(), new List<double>());
         for (var minute = 0; minute < LimitMinutes; minute++)
@@ -100,29 +97,18 @@ public sealed class HeatSoak
             var k = (first + minute * step / _stepS) % _drivers.Steps;
             var (convective, radiant) = _drivers.GainSplit(k);
             model.Begin(_drivers.At(k), _drivers.OutdoorC[k], convective, radiant);
-            var wet = Math.Clamp(MoistAir.WetBulb(model.AirC, ratio, pressure), 12, 28);
-            var (sensible, latent) = split(model.AirC, ratio, capacityW(_drivers.OutdoorC[k], wet), airFlowM3s);
-            var free = (model.HubB - sensible) / model.HubA;
-            model.End(free);
-            var gain = _drivers.PeopleLatentW[k] + _drivers.ApplianceLatentW[k] - latent;
-            ratio = Math.Max(1e-5, MoistureStep(ratio, step, store, exchange, _drivers.OutdoorRatio[k], gain));
+            moisture.Begin(_drivers.OutdoorRatio[k], _drivers.LatentW(k));
+            var wet = Math.Clamp(MoistAir.WetBulb(model.AirC, moisture.Ratio, pressure), 12, 28);
+            var (sensible, wetKgS, coilRatio) = coil(model.AirC, moisture.Ratio, capacityW(_drivers.OutdoorC[k], wet), airFlowM3s);
+            model.End((model.HubB - sensible) / model.HubA);
+            moisture.End(step, model.AirC, wetKgS, coilRatio);
             air.Add(model.AirC);
-            humidity.Add(model.AirC > MoistAir.HottestC ? 0 : MoistAir.RelativeHumidity(model.AirC, ratio, pressure));
+            humidity.Add(model.AirC > MoistAir.HottestC ? 0 : MoistAir.RelativeHumidity(model.AirC, moisture.Ratio, pressure));
             if (model.AirC <= _space.SetpointC)
                 return new PullDownResult(start, minute + 1, humidity[^1], model.MassC, model.AirC, [.. air], [.. humidity]);
         }
         return new PullDownResult(start, null, humidity[^1], model.MassC, model.AirC, [.. air], [.. humidity]);
     }
-
-    /// <summary>Humidity ratio of a room after a step: air exchanged, moisture gained, linings taking it up.</summary>
-    /// <param name="ratio">At the start, kg/kg.</param>
-    /// <param name="seconds">Of the step.</param>
-    /// <param name="storeKg">Dry air of the room times what its linings add.</param>
-    /// <param name="exchangeKgS">Air exchanged.</param>
-    /// <param name="outdoorRatio">Outdoors.</param>
-    /// <param name="gainW">Latent gains less the coil's drying.</param>
-    public static double MoistureStep(double ratio, double seconds, double storeKg, double exchangeKgS, double outdoorRatio, double gainW) =>
-        (ratio + seconds / storeKg * (exchangeKgS * outdoorRatio + gainW / MoistAir.VaporisationJPerKg)) / (1 + seconds * exchangeKgS / storeKg);
 
     /// <summary>Minutes until the held space reaches temperatures once the unit stops; null where it does not within twelve hours.</summary>
     /// <param name="space">The space.</param>

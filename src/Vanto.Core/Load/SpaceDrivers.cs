@@ -54,6 +54,9 @@ public sealed class SpaceDrivers
         (GainShares.SunConvective * GlassSunW[step] + GainShares.PeopleConvective * PeopleW[step] + ApplianceConvectiveW[step],
             GainShares.SunRadiant * GlassSunW[step] + GainShares.PeopleRadiant * PeopleW[step] + ApplianceRadiantW[step]);
 
+    /// <summary>Moisture given off inside in a step, as latent heat, W.</summary>
+    public double LatentW(int step) => PeopleLatentW[step] + ApplianceLatentW[step];
+
     /// <summary>Sol-air temperatures of a step.</summary>
     public ReadOnlySpan<double> At(int step) => Drive.AsSpan(step * Chains, Chains);
 

@@ -74,6 +74,9 @@ public sealed record SpaceDescription
     public IReadOnlyList<IShade> Shades { get; init; } = [];
     public double MassCouplingWm2K { get; init; } = 15;
     public double RoadHeatKPerWm2 { get; init; } = 0.008;
+
+    /// <summary>How much more water the room holds than its air alone.</summary>
+    public double MoistureStore { get; init; } = RoomMoisture.StoreFactor;
     public required IReadOnlyList<OpaqueFace> Faces { get; init; }
     public required IReadOnlyList<GlassFace> Windows { get; init; }
     public required IReadOnlyList<HourlyGain> Gains { get; init; }
@@ -86,6 +89,9 @@ public sealed record SpaceDescription
 
     /// <summary>Dry air exchanged with outdoors, kg/s.</summary>
     public double InfiltrationKgS => AirDensity * (AirChangesPerHour * VolumeM3 / 3600 + FreshAirM3s);
+
+    /// <summary>The room's moisture from a humidity ratio on.</summary>
+    public RoomMoisture Moisture(double ratio) => new(AirDensity * VolumeM3 * MoistureStore, InfiltrationKgS, Weather.PressurePa, ratio);
 
     /// <summary>Conductance of infiltration, W/K.</summary>
     public double InfiltrationWK => InfiltrationKgS * MoistAir.HeatCapacity(SetpointRatio);

@@ -14,6 +14,7 @@ public static class MoistAir
 
     private const double MassRatio = 0.621945;
     private const double Tolerance = 1e-8;
+    private const int MostTries = 30;
 
     /// <summary>Saturation pressure over ice (to 0.01 °C) and water, Pa.</summary>
     public static double SaturationPressure(double temperatureC)
@@ -23,6 +24,25 @@ public static class MoistAir
             ? Math.Exp(
                 -5.6745359e3 / t + 6.3925247 + t * (-9.677843e-3 + t * (6.2215701e-7 + t * (2.0747825e-9 + t * -9.484024e-13))) + 4.1635019 * Math.Log(t))
             : Math.Exp(-5.8002206e3 / t + 1.3914993 + t * (-4.8640239e-2 + t * (4.1764768e-5 + t * -1.4452093e-8)) + 6.5459673 * Math.Log(t));
+    }
+
+    /// <summary>How fast the saturation pressure rises with temperature, Pa/K: the derivative of the same formula.</summary>
+    /// <param name="temperatureC">Temperature.</param>
+    /// <param name="saturationPa">Saturation pressure there.</param>
+    public static double SaturationSlope(double temperatureC, double saturationPa)
+    {
+        var t = temperatureC + 273.15;
+        return saturationPa * (temperatureC <= 0.01
+            ? 5.6745359e3 / (t * t) - 9.677843e-3 + t * (2 * 6.2215701e-7 + t * (3 * 2.0747825e-9 + t * 4 * -9.484024e-13)) + 4.1635019 / t
+            : 5.8002206e3 / (t * t) - 4.8640239e-2 + t * (2 * 4.1764768e-5 + t * 3 * -1.4452093e-8) + 6.5459673 / t);
+    }
+
+    /// <summary>Saturated humidity ratio and its slope, kg/kg and 1/K.</summary>
+    public static (double Ratio, double Slope) Saturated(double temperatureC, double pressurePa)
+    {
+        var saturation = SaturationPressure(temperatureC);
+        var dry = pressurePa - saturation;
+        return (MassRatio * saturation / dry, MassRatio * pressurePa * SaturationSlope(temperatureC, saturation) / (dry * dry));
     }
 
     /// <summary>Humidity ratio of air whose vapour pressure is <paramref name="vapourPa"/>.</summary>
@@ -63,6 +83,24 @@ public static class MoistAir
     {
         var low = Math.Min(DewPoint(humidityRatio, pressurePa), temperatureC);
         return Roots.OfRising(t => RatioFromWetBulb(temperatureC, t, pressurePa) - humidityRatio, low, temperatureC, Tolerance);
+    }
+
+    /// <summary>Wet bulb of air above freezing wet bulbs, by Newton's method from a guess near it, °C; for runs in time, to 1e-6 K.</summary>
+    public static double WetBulbNear(double temperatureC, double humidityRatio, double pressurePa, double guessC)
+    {
+        var t = Math.Clamp(guessC, 0, Math.Max(0, temperatureC));
+        for (var i = 0; i < MostTries; i++)
+        {
+            var (saturated, slope) = Saturated(t, pressurePa);
+            var below = 2501 + 1.86 * temperatureC - 4.186 * t;
+            var above = (2501 - 2.326 * t) * saturated - 1.006 * (temperatureC - t);
+            var error = above / below - humidityRatio;
+            var step = error / (((2501 - 2.326 * t) * slope - 2.326 * saturated + 1.006) / below + 4.186 * above / (below * below));
+            t = Math.Clamp(t - step, 0, Math.Max(0, temperatureC));
+            if (Math.Abs(step) < 1e-6 || t == 0 && step > 0)
+                break;
+        }
+        return t;
     }
 
     /// <summary>Enthalpy, J per kg dry air.</summary>

@@ -172,7 +172,8 @@ public static class StartCalculators
             .Step("t", result.TripS is null ? "Start time" : "Trips after", "0.5 ms steps", $"speed from the torques", result.TripS ?? result.StartS ?? 0,
                 Seconds, Citations.MotorModel)
             .Step("V", "Volts left at the compressor", "V_t − Z_line·I_m", $"line {i.LineOhm} Ω", result.MinCompressorV, Voltage, Citations.MotorModel)
-            .Step("Used", "Used of what it bears", "Σ Δt/allowed", $"I_cont {start.Source.ContinuousA:0.##} A", result.SurgeUsed, Fraction, Citations.SurgeCurves)
+            .Step("Used", "Used of what it bears", "Σ Δt/allowed", $"I_cont {start.Source.ContinuousA:0.##} A", result.SurgeUsed, Fraction,
+                Citations.SurgeCurves)
             .Step("I_run", "Runs on", "(P + jQ)/V", $"RLA {i.RlaA} A", result.RunA, Current, Citations.MotorModel).Done();
     }
 

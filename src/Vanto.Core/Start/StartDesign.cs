@@ -48,7 +48,8 @@ public sealed record StartDesign : DesignPart
 }
 
 /// <summary>One line of a comparison: what is tried and how it ends.</summary>
-public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double SurgeUsed, [property: JsonIgnore] DesignEdit Edit)
+public sealed record StartTrial(string Id, Phrase Words, StartOutcome Outcome, Phrase Result, double MaxA, double SurgeUsed,
+    [property: JsonIgnore] DesignEdit Edit)
 {
     /// <summary>How much its end weighs; empty where it starts.</summary>
     public Severity? Level => Ends.Level(Outcome);

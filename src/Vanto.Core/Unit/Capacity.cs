@@ -2,12 +2,6 @@ using Vanto.Core.Physics;
 
 namespace Vanto.Core.Unit;
 
-/// <summary>How the coil splits its cooling.</summary>
-public readonly record struct CoilSplit(double SensibleW, double LatentW, double ApparatusDewPointC)
-{
-    public double SensibleShare => SensibleW / (SensibleW + LatentW);
-}
-
 /// <summary>The room humidity that a unit settles at.</summary>
 public readonly record struct RoomHumidity(double RelativeHumidityPct, double RunFraction, double SensibleShare);
 
@@ -18,7 +12,6 @@ public readonly record struct RoomHour(double SensibleW, double InternalLatentW,
 /// <summary>Capacity to buy: derate, coil split, room humidity and band. Powers W, temperatures °C.</summary>
 public static class Capacity
 {
-    private const double BypassFactor = 0.15;
     /// <summary>Air that a head moves for each nominal watt, m³/s; common practice.</summary>
     public const double FlowPerWatt = 0.05e-3;
 
@@ -40,20 +33,6 @@ public static class Capacity
     /// <summary>Factor of capacity by outdoor temperature.</summary>
     public static double OutdoorFactor(double outdoorC) => outdoorC > 35 ? 1 - 0.010 * (outdoorC - 35) : 1 - 0.006 * (outdoorC - 35);
 
-    /// <summary>Sensible and latent cooling of a coil by bypass factor and apparatus dew point (textbook, from memory).</summary>
-    public static CoilSplit Coil(double entryC, double entryRatio, double coolingW, double flowM3s, double pressurePa)
-    {
-        var massFlow = flowM3s / MoistAir.SpecificVolume(entryC, entryRatio, pressurePa);
-        var through = massFlow * (1 - BypassFactor);
-        var target = MoistAir.Enthalpy(entryC, entryRatio) - coolingW / through;
-        var apparatus = Roots.OfRising(t => MoistAir.Enthalpy(t, MoistAir.SaturationRatio(t, pressurePa)) - target, -60, entryC, 1e-9);
-        var saturated = MoistAir.SaturationRatio(apparatus, pressurePa);
-        if (saturated >= entryRatio)
-            return new CoilSplit(coolingW, 0, entryC - coolingW / (through * MoistAir.HeatCapacity(entryRatio)));
-        var latent = Math.Min(coolingW, through * (entryRatio - saturated) * MoistAir.VaporisationJPerKg);
-        return new CoilSplit(coolingW - latent, latent, apparatus);
-    }
-
     /// <summary>Humidity and running share that a single-speed unit settles at.</summary>
     /// <param name="nominalW">Nominal capacity.</param>
     /// <param name="room">The hour.</param>
@@ -61,7 +40,7 @@ public static class Capacity
     public static RoomHumidity SettledSingleSpeed(double nominalW, in RoomHour room, bool fanRunsOn) =>
         Settle(room, (in RoomHour hour, double ratio) =>
         {
-            var split = Coil(hour.RoomC, ratio, DeratedInRoom(nominalW, hour, ratio), FlowPerWatt * nominalW, hour.PressurePa);
+            var split = WetCoil.Split(hour.RoomC, ratio, DeratedInRoom(nominalW, hour, ratio), FlowPerWatt * nominalW, hour.PressurePa);
             var run = hour.SensibleW / split.SensibleW;
             var latent = split.LatentW;
             if (run < 1)
@@ -81,7 +60,7 @@ public static class Capacity
         {
             var full = DeratedInRoom(nominalW, hour, ratio);
             var (temperature, pressure, sensible) = (hour.RoomC, hour.PressurePa, hour.SensibleW);
-            CoilSplit At(double y) => Coil(temperature, ratio, full * y, FlowPerWatt * nominalW * Math.Max(0.4, y), pressure);
+            CoilSplit At(double y) => WetCoil.Split(temperature, ratio, full * y, FlowPerWatt * nominalW * Math.Max(0.4, y), pressure);
             var y = Roots.OfRising(share => At(share).SensibleW - sensible, 0.001, 1, 1e-7);
             if (y >= minShare)
             {

@@ -1,11 +1,11 @@
 using Vanto.Core.Load;
+using Vanto.Core.Physics;
 
 namespace Vanto.Core.Unit;
 
 /// <summary>Pull-down with a nominal capacity: derated each minute, split by its coil.</summary>
 public static class PullDowns
 {
-
     /// <summary>Cools a soaked space from an hour on.</summary>
     /// <param name="soak">The soaked day.</param>
     /// <param name="space">Its space.</param>
@@ -17,8 +17,9 @@ public static class PullDowns
         return soak.PullDown(fromHour, (outdoor, wet) => Capacity.Derated(nominalW, outdoor, wet, pressure), Capacity.FlowPerWatt * nominalW,
             (air, ratio, cooling, flow) =>
         {
-            var split = Capacity.Coil(air, ratio, cooling, flow, pressure);
-            return (split.SensibleW, split.LatentW);
+            var split = WetCoil.Split(air, ratio, cooling, flow, pressure);
+            var saturated = split.LatentW > 0 ? MoistAir.SaturationRatio(split.ApparatusDewPointC, pressure) : 0;
+            return (split.SensibleW, split.LatentW / MoistAir.VaporisationJPerKg / (ratio - saturated), saturated);
         });
     }
 }

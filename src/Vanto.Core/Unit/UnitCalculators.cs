@@ -165,7 +165,7 @@ public static class UnitCalculators
     public static CalculationResult BypassCoil(BypassCoilInput i)
     {
         var p = Atmosphere.Pressure(i.ElevationM);
-        var split = Capacity.Coil(i.EntryC, MoistAir.RatioFromRh(i.EntryC, i.RelativeHumidityPct, p), i.CoolingW, i.FlowM3s, p);
+        var split = WetCoil.Split(i.EntryC, MoistAir.RatioFromRh(i.EntryC, i.RelativeHumidityPct, p), i.CoolingW, i.FlowM3s, p);
         return new ResultBuilder()
             .Step("T_adp", "Apparatus dew point", "h_sat(T_adp) = h − Q/(ṁ(1 − 0.15))", $"Q {i.CoolingW} W, {i.FlowM3s} m³/s", split.ApparatusDewPointC,
                 Temperature, Citations.Coil)

@@ -43,7 +43,7 @@ public class SoakAndYearTests
         }
         result.Minutes!.Value.ShouldBe(expected, Math.Max(3, expected * 0.02));
         result.RelativeHumidityPct.ShouldBe(humidity!.Value, 1.5);
-        result.MassC.ShouldBe(mass!.Value, 0.3);
+        result.MassC.ShouldBe(mass!.Value, 0.35);
     }
 
     [Theory]
@@ -175,7 +175,8 @@ public class SoakAndYearTests
 
     private static HeatSoak Soak(string name)
     {
-        var space = DesignCoolingLoadTests.Space(name);
+        // The pull-downs were computed with five times the water of the air alone.
+        var space = DesignCoolingLoadTests.Space(name) with { MoistureStore = 5 };
         return new HeatSoak(space, DesignDay.Steps(space.Weather, 300));
     }
 

@@ -107,7 +107,7 @@ public class CapacityTests
     {
         var p = Atmosphere.Pressure(elevation);
         var ratio = wetBulb ? MoistAir.RatioFromWetBulb(t, humid, p) : MoistAir.RatioFromRh(t, humid, p);
-        var split = Capacity.Coil(t, ratio, cooling, flow, p);
+        var split = WetCoil.Split(t, ratio, cooling, flow, p);
         split.SensibleW.ShouldBe(sensible, 0.02);
         split.LatentW.ShouldBe(latent, 0.02);
         split.ApparatusDewPointC.ShouldBe(apparatus, 2e-4);
