@@ -18,8 +18,11 @@ public static class RigWeather
             return (SeasonRun.Made(view.Design.Survey), $"made from the months, seed {climate.Seed}");
         if (await File(view.Id, view.Design, log) is not { } row)
             throw new InputException("survey.climate.weatherFile", climate.WeatherFile, "The weather file of this rig is not in the store; read it in again.");
-        return (EpwFile.Read(Encoding.UTF8.GetString(row.Content)).Year, row.Name);
+        return (Read(row), row.Name);
     }
+
+    /// <summary>The year in a weather file that is kept.</summary>
+    public static WeatherYear Read(AttachmentRow file) => EpwFile.Read(Encoding.UTF8.GetString(file.Content)).Year;
 
     /// <summary>The weather file that a design names, as kept with a rig; null where there is none.</summary>
     public static async Task<AttachmentRow?> File(Guid rig, JobDesign design, RigLog log) =>

@@ -45,7 +45,10 @@ public sealed class DayRun
     /// <summary>
     /// The unit's draw when nothing limits it, as a case to be run with any bank and any modules: a kit that feeds the unit never limits it.
     /// </summary>
-    public EnergyCase Demand()
+    public EnergyCase Demand() => Free().Case;
+
+    /// <summary>The same with the run it comes from, which says how warm the cabin gets with all the supply it wants.</summary>
+    internal (EnergyCase Case, EnergyResult Result, double[] Hours) Free()
     {
         var free = _case with
         {
@@ -61,7 +64,7 @@ public sealed class DayRun
             StartSoc = 1,
         };
         var result = EnergySimulation.Run(free, Cabin());
-        return _case with { SetpointC = free.SetpointC, AirconW = result.AirconW, ShoreW = null };
+        return (_case with { SetpointC = free.SetpointC, AirconW = result.AirconW, ShoreW = null }, result, _hours);
     }
 
     private SpaceCabin Cabin() =>

@@ -97,6 +97,30 @@ public sealed record EnergyCase
 
     /// <summary>Number of steps.</summary>
     public int Steps => OutdoorC.Length;
+
+    /// <summary>Some of its steps, as often as asked.</summary>
+    /// <param name="from">First step.</param>
+    /// <param name="count">Steps taken.</param>
+    /// <param name="times">How often they follow one another.</param>
+    public EnergyCase Cut(int from, int count, int times = 1)
+    {
+        T[] Of<T>(T[] series) => [.. Enumerable.Repeat(series.AsSpan(from, count).ToArray(), times).SelectMany(part => part)];
+        T[]? Where<T>(T[]? series) => series is null ? null : Of(series);
+        return this with
+        {
+            OutdoorC = Of(OutdoorC),
+            IrradianceWm2 = Of(IrradianceWm2),
+            SetpointC = Of(SetpointC),
+            DcLoadW = Of(DcLoadW),
+            AcLoadW = Of(AcLoadW),
+            Enable = Where(Enable),
+            AlternatorW = Where(AlternatorW),
+            ShoreW = Where(ShoreW),
+            GeneratorAllowed = Where(GeneratorAllowed),
+            LowestOnly = Where(LowestOnly),
+            AirconW = Where(AirconW),
+        };
+    }
 }
 
 /// <summary>Where every watt-hour went.</summary>

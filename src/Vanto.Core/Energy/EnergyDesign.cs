@@ -71,12 +71,22 @@ public sealed record StretchDesign : DesignPart
     public int StepMinutes { get; init; } = 5;
 }
 
+/// <summary>How long a kit must last.</summary>
+public enum LastingAim
+{
+    [Called("day after day")] DayAfterDay,
+    [Called("so many nights from a full bank, then recharged")] Nights,
+}
+
 /// <summary>
 /// What the smallest kit is looked for with: limits, prices and the bad days it must stand. Prices are the fitter's own; the figures here are rough,
 /// common practice.
 /// </summary>
 public sealed record SizingDesign : DesignPart
 {
+    [Ask("It must last", Help = "day after day: the sun or another source must bring back what the day takes")]
+    public LastingAim Lasting { get; init; } = LastingAim.DayAfterDay;
+    [Field(QuantityKind.Count, 1, 14, Label = "Nights before it is recharged")] public int Nights { get; init; } = 2;
     [Field(QuantityKind.Count, 1, 40, Label = "At most so many battery blocks")] public int MostBatteries { get; init; } = 12;
     [Field(QuantityKind.Count, 0, 60, Label = "At most so many modules", Help = "what the roof holds, see the roof below")]
     public int MostModules { get; init; } = 10;
@@ -84,11 +94,12 @@ public sealed record SizingDesign : DesignPart
     [Ask("It must stand cloudy days, 35 % of the sun")] public bool CloudyDays { get; init; } = true;
     [Ask("It must do so with an aged bank, 80 % left")] public bool Aged { get; init; } = true;
     [Field(QuantityKind.Count, 1, 14, Label = "Bad days one after another")] public int Days { get; init; } = 3;
-    [Field(QuantityKind.Count, 0, 14, Label = "Days without any sun on the modules", Help = "parked in shade, or under snow and leaves; 0 leaves it out")]
+    [Field(QuantityKind.Count, 0, 14, Label = "Days without any sun on the modules, from a full bank", Help = "parked in shade, or under snow and leaves; 0 leaves it out")]
     public int DarkDays { get; init; }
     [Field(QuantityKind.TemperatureDifference, 0, 6, Label = "Warmer set-points tried, up to")] public double WarmerK { get; init; } = 2;
     [Field(QuantityKind.Number, 0, 100000, Label = "One battery block costs")] public double BatteryCost { get; init; } = 900;
     [Field(QuantityKind.Number, 0, 100000, Label = "One module costs")] public double ModuleCost { get; init; } = 190;
+    [Ask("Loads may be switched off for the start")] public bool ShedForStart { get; init; }
     [Ask("Inverter and soft starter are chosen too")] public bool ChooseInverter { get; init; } = true;
     [Field(QuantityKind.Number, 0, 10000, Label = "A kilowatt of inverter costs")] public double InverterCost { get; init; } = 280;
     [Field(QuantityKind.Number, 0, 10000, Label = "A soft starter costs")] public double StarterCost { get; init; } = 260;

@@ -62,7 +62,7 @@ public static class EnergyYear
         var space = SurveyedSpace.Build(inputs.Survey, inputs.Load.SetpointC, inputs.Load.HumidityPct);
         var through = RigDay.Through(space, weather.Steps(StepS), StepS);
         var (result, energyCase, hours) = new DayRun(inputs, through, StepS, weather.Hours / 24).Run();
-        var weeks = Enumerable.Range(0, (hours.Length + StepsAWeek - 1) / StepsAWeek).Select(w => Week(w, result, energyCase, hours, inputs)).ToList();
+        var weeks = Weeks(inputs, result, energyCase, hours);
         var cycles = result.BatteryW.Where(p => p < 0).Sum(p => -p) * StepS / 3600 / ((energyCase.Bank.StoredJ(1) - energyCase.Bank.StoredJ(0)) / 3600);
         var ledger = result.Ledger;
         return new EnergyYearResult
@@ -80,6 +80,10 @@ public static class EnergyYear
             Findings = Finding.Ranked(Findings(inputs, weeks, result, hours).Concat(RunFindings.NotClosing(ledger))),
         };
     }
+
+    /// <summary>A run of a year, week by week.</summary>
+    internal static List<EnergyWeek> Weeks(EnergyInputs inputs, EnergyResult result, EnergyCase energyCase, double[] hours) =>
+        [.. Enumerable.Range(0, (hours.Length + StepsAWeek - 1) / StepsAWeek).Select(w => Week(w, result, energyCase, hours, inputs))];
 
     private static EnergyWeek Week(int week, EnergyResult result, EnergyCase energyCase, double[] hours, EnergyInputs inputs)
     {

@@ -196,7 +196,7 @@ public sealed class KitEquipment
         try
         {
             return StartStation.Outcome(_inputs.Survey with { Sources = sources }, helped, _unit, _inputs.Survey.Place.DryBulbC + _inputs.UnitDesign.InletRiseK)
-                is StartOutcome.Starts or StartOutcome.StartsOnlyIfShed;
+                is var outcome && (outcome == StartOutcome.Starts || _sizing.ShedForStart && outcome == StartOutcome.StartsOnlyIfShed);
         }
         catch (InputException)
         {

@@ -5,12 +5,28 @@ using Vanto.Core.Unit;
 namespace Vanto.Core.Energy;
 
 /// <summary>What a search has to say: why nothing meets the aim and what the cheapest change would be, and where it is thin.</summary>
-internal static class KitFindings
+internal sealed class KitFindings(EnergyInputs inputs, StartDesign start, KitEquipment equipment, List<SizingScenario> scenarios,
+    List<FrontierPoint> frontier, List<double> holds, MeetingKits held, KitSize fitted, SizingDemand[] demands)
 {
-    public static IEnumerable<Finding> Of(EnergyInputs inputs, StartDesign start, AcUnit unit, KitEquipment equipment, List<SizingScenario> scenarios,
-        List<FrontierPoint> frontier, List<double> holds, MeetingKits held, KitSize fitted)
+    /// <summary>Share of the day's draw that may be missing before the sun is said not to carry it.</summary>
+    private const double CoveredWithin = 0.005;
+
+    /// <summary>Power to which hours of a source are told, W.</summary>
+    private const double ToldW = 1000;
+
+    /// <summary>What the sun leaves uncovered of the design day, Wh.</summary>
+    public required Func<double> MissingWh { get; init; }
+
+    /// <summary>Modules from which the sun carries all days with the largest bank.</summary>
+    public required Func<int?> Carried { get; init; }
+
+    /// <summary>The smallest unit that holds all days, and the kit it takes.</summary>
+    public required Func<StartDesign, (AcUnit Unit, KitPoint? Kit)?> LargerUnit { get; init; }
+
+    public IEnumerable<Finding> All()
     {
         var sizing = inputs.Energy.Sizing;
+        var unit = inputs.Unit;
         if (equipment.NoneStarts)
         {
             yield return Finding.Of(FindingCode.SizeStart, Severity.Stop,
@@ -26,10 +42,16 @@ internal static class KitFindings
         if (sizing.MostModules > 0 && ArrayFindings.Of(inputs.Survey, unit).Roof.Count is var roof && roof < sizing.MostModules)
             yield return Finding.Of(FindingCode.SizeRoof, Severity.Caution,
                 Phrase.Of($"Up to {sizing.MostModules} modules are tried, but in straight rows the roof holds {roof}."),
-                [new Remedy(Phrase.Of($"at most {roof} modules"), Phrase.Of($"as the roof holds"), Sizing(inputs, s => s with { MostModules = roof }))]);
+                [new Remedy(Phrase.Of($"at most {roof} modules"), Phrase.Of($"as the roof holds"), Sizing(s => s with { MostModules = roof }))]);
+        if (demands.Take(scenarios.Count).FirstOrDefault(d => d.UnitLimited) is { } limited)
+        {
+            yield return UnitLimited(limited);
+            yield break;
+        }
         if (frontier.Count == 0)
         {
-            yield return None(inputs, equipment, scenarios, holds, held);
+            yield return held.Any(0) ? Limits() : scenarios[0].Least.All(l => l < 0) && MissingWh() is var missing
+                && missing > CoveredWithin * scenarios[0].AirconWh ? SunLimited(missing) : None();
             yield break;
         }
         if (scenarios.Count == 1)
@@ -41,27 +63,63 @@ internal static class KitFindings
                 $"What is fitted now, {fitted.Batteries} blocks and {fitted.Modules} modules, does not hold {failing[0].Words}.");
     }
 
-    private static DesignEdit Sizing(EnergyInputs inputs, Func<SizingDesign, SizingDesign> change) =>
+    private DesignEdit Sizing(Func<SizingDesign, SizingDesign> change) =>
         DesignEdit.Of(inputs.Energy, e => e with { Sizing = change(e.Sizing) });
 
-    private static Finding None(EnergyInputs inputs, KitEquipment equipment, List<SizingScenario> scenarios, List<double> holds, MeetingKits held)
+    private Finding UnitLimited(SizingDemand limited)
+    {
+        var larger = LargerUnit(start);
+        return Finding.Of(FindingCode.SizeUnitLimited, Severity.Stop,
+            Phrase.Of($"On {limited.Days.Words} {inputs.Unit.Id} at full power lets the cabin rise to {limited.WarmestC:Temperature}, too warm for "
+                + $"{limited.WarmHours:Hours}: no battery helps.{(larger is null ? " No unit of the catalogue for this supply holds it." : "")}"),
+            [.. larger is { } found ? [TakeUnit(found.Unit, found.Kit)] : Array.Empty<Remedy>(), .. WarmerThatHolds()]);
+    }
+
+    private Remedy TakeUnit(AcUnit unit, KitPoint? kit) => new(Phrase.Of($"take {unit.Id}"),
+        kit is null ? Phrase.Of($"it holds the cabin, but no kit within the limits carries it")
+            : Phrase.Of($"the smallest that holds it; {kit.Batteries} blocks and {kit.Modules} modules then carry it"),
+        DesignEdit.Of(inputs.UnitDesign, u => u with { Chosen = unit.Id }));
+
+    private Finding Limits() =>
+        Finding.Of(FindingCode.SizeLimits, Severity.Stop, Phrase.Of($"Kits that hold exist, but every one is past the limit of cost or weight."),
+            [new Remedy(Phrase.Of($"lift the limits of cost and weight"), Phrase.Of($"they alone forbid it"),
+                Sizing(s => s with { MostCost = null, MostMassKg = null }))]);
+
+    private Finding SunLimited(double missingWh)
     {
         var sizing = inputs.Energy.Sizing;
-        if (held.Any(0))
-            return Finding.Of(FindingCode.SizeLimits, Severity.Stop, Phrase.Of($"Kits that hold exist, but every one is past the limit of cost or weight."),
-                [new Remedy(Phrase.Of($"lift the limits of cost and weight"), Phrase.Of($"they alone forbid it"),
-                    Sizing(inputs, s => s with { MostCost = null, MostMassKg = null }))]);
-        var blame = scenarios.FirstOrDefault(s => s.Least.All(l => l < 0)) ?? scenarios[^1];
-        var remedies = new List<Remedy>();
+        var modules = Carried();
+        return Finding.Of(FindingCode.SizeSunLimited, Severity.Stop,
+            Phrase.Of($"With {sizing.MostModules} modules the sun does not carry the design day, day after day, whatever the bank: {missingWh:Energy} a day are "
+                + $"missing, {missingWh / ToldW:Hours} a day of shore or generator at {ToldW:ElectricPower}.{(modules is null ? " No roof of modules would do." : "")}"),
+            [.. modules is { } count ? [new Remedy(Phrase.Of($"allow {count} modules"), Phrase.Of($"they carry all days asked"),
+                    Sizing(s => s with { MostModules = count }))] : Array.Empty<Remedy>(), .. WarmerThatHolds(), .. GeneratorAllowed(),
+                .. sizing.Lasting == LastingAim.DayAfterDay ? [new Remedy(Phrase.Of($"aim at {sizing.Nights} nights, then recharged"),
+                    Phrase.Of($"a shorter promise"), Sizing(s => s with { Lasting = LastingAim.Nights }))] : Array.Empty<Remedy>()]);
+    }
+
+    private IEnumerable<Remedy> WarmerThatHolds()
+    {
         var warmer = Enumerable.Range(1, holds.Count - 1).FirstOrDefault(held.Any);
         if (warmer > 0)
-            remedies.Add(new Remedy(Phrase.Of($"hold {holds[warmer]:Temperature}"), Phrase.Of($"costs nothing"), equipment.Warmer(holds[warmer])));
-        if (!sizing.ChooseGenerator && !inputs.Survey.Sources.Generator.Fitted)
-            remedies.Add(new Remedy(Phrase.Of($"let a generator be bought"), Phrase.Of($"at most {sizing.MostGeneratorHours:Hours} a week"),
-                Sizing(inputs, s => s with { ChooseGenerator = true })));
+            yield return new Remedy(Phrase.Of($"hold {holds[warmer]:Temperature}"), Phrase.Of($"costs nothing"), equipment.Warmer(holds[warmer]));
+    }
+
+    private IEnumerable<Remedy> GeneratorAllowed()
+    {
+        if (!inputs.Energy.Sizing.ChooseGenerator && !inputs.Survey.Sources.Generator.Fitted)
+            yield return new Remedy(Phrase.Of($"let a generator be bought"), Phrase.Of($"at most {inputs.Energy.Sizing.MostGeneratorHours:Hours} a week"),
+                Sizing(s => s with { ChooseGenerator = true }));
+    }
+
+    private Finding None()
+    {
+        var sizing = inputs.Energy.Sizing;
+        var blame = scenarios.FirstOrDefault(s => s.Least.All(l => l < 0)) ?? scenarios[^1];
+        List<Remedy> remedies = [.. WarmerThatHolds(), .. GeneratorAllowed()];
         if (sizing.MostBatteries < 40)
             remedies.Add(new Remedy(Phrase.Of($"allow more blocks"), Phrase.Of($"up to {Math.Min(40, 2 * sizing.MostBatteries)}"),
-                Sizing(inputs, s => s with { MostBatteries = Math.Min(40, 2 * s.MostBatteries) })));
+                Sizing(s => s with { MostBatteries = Math.Min(40, 2 * s.MostBatteries) })));
         return RunFindings.NothingHolds(sizing.MostBatteries, sizing.MostModules, blame.Words) with { Remedies = remedies };
     }
 }

@@ -1,5 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
+using Vanto.Core.Physics;
 using Vanto.Core.Start;
 using Vanto.Core.Supply;
 using Vanto.Core.Survey;
@@ -8,64 +9,66 @@ using Vanto.Core.Unit;
 namespace Vanto.Core.Energy;
 
 /// <summary>
-/// The smallest battery, array and generator that meet the rig's aim in every scenario chosen, from blocks and modules like those on board
-/// and generators as they are sold. The start is asked of each bank at the reserve. Long work: reports progress and can be stopped.
+/// The smallest battery, array and generator that meet the rig's aim on all days asked, from blocks and modules like those on board and generators
+/// as they are sold. The cabin must hold as well as the charge; the start is asked of each bank at the reserve. Long work: reports progress and can
+/// be stopped.
 /// </summary>
 public sealed class KitSearch
 {
-    private const double HoursAWeek = 168;
-
     private readonly EnergyInputs _inputs;
     private readonly SizingDesign _sizing;
     private readonly KitEquipment _equipment;
+    private readonly KitTrial _trial;
     private readonly CancellationToken _stop;
     private readonly List<SizingDays> _days;
     private readonly List<double> _holds;
-    private readonly EnergyCase[] _demands;
-    private int _evaluations;
+    private readonly SizingDemand[] _demands;
 
-    private KitSearch(EnergyInputs inputs, StartDesign start, UnitAssessment unit, CancellationToken stop)
+    private KitSearch(EnergyInputs inputs, StartDesign start, AcUnit unit, CancellationToken stop)
     {
-        (_inputs, _stop) = (inputs, stop);
+        (_inputs, _stop) = (inputs with { Unit = unit, Stop = stop }, stop);
         _sizing = inputs.Energy.Sizing;
-        _equipment = new KitEquipment(inputs, start, unit.Unit);
-        _days = SizingDays.Of(inputs);
+        _equipment = new KitEquipment(_inputs, start, unit);
+        _trial = new KitTrial(_inputs, _equipment, stop);
+        _days = SizingDays.Of(_inputs);
         _holds = [.. Enumerable.Range(0, 1 + (int)_sizing.WarmerK).Select(k => inputs.Energy.SetpointC + k)
             .Where(h => h <= 35 && h - inputs.Energy.SetpointC + inputs.Energy.OtherwiseC <= 40)];
-        _demands = new EnergyCase[_holds.Count * _days.Count];
+        _demands = new SizingDemand[_holds.Count * _days.Count];
     }
 
     /// <summary>Searches.</summary>
     /// <param name="inputs">The Energy station's inputs with the rig's day.</param>
     /// <param name="start">Start station's inputs.</param>
     /// <param name="unit">The unit chosen.</param>
+    /// <param name="year">A year of weather through which the kits found are run; none where the rig names none.</param>
     /// <param name="progress">Told after each map.</param>
     /// <param name="stop">Ends the search.</param>
     /// <exception cref="InputException">No bank on board to take blocks from, or a reserve above 0.8.</exception>
     /// <exception cref="OperationCanceledException">Stopped.</exception>
-    public static SizingResult Run(EnergyInputs inputs, StartDesign start, UnitAssessment unit, IProgress<SizingProgress>? progress = null,
-        CancellationToken stop = default)
+    public static SizingResult Run(EnergyInputs inputs, StartDesign start, UnitAssessment unit, WeatherYear? year = null,
+        IProgress<SizingProgress>? progress = null, CancellationToken stop = default)
     {
         if (!inputs.Survey.Sources.Battery.Fitted)
             throw new InputException("survey.sources.battery", "none", "Say what one battery block is like; the search counts such blocks.");
-        var search = new KitSearch(inputs, start, unit, stop);
+        var search = new KitSearch(inputs, start, unit.Unit, stop);
         search.Draw();
-        return search.Search(start, unit, progress);
+        return search.Search(start, year, progress);
     }
 
     /// <summary>What the unit draws on each of the days at each set-point, and the equipment that carries it.</summary>
     private void Draw()
     {
-        Parallel.For(0, _demands.Length, new ParallelOptions { CancellationToken = _stop }, i =>
-        {
-            var (hold, days) = (_holds[i / _days.Count], _days[i % _days.Count]);
-            var aim = _inputs.Energy with { SetpointC = hold, OtherwiseC = _inputs.Energy.OtherwiseC + hold - _inputs.Energy.SetpointC, StartSoc = 1 };
-            _demands[i] = new DayRun(_inputs with { Day = days.Day, Energy = aim }, days.Day, RigDay.StepS, days.Count).Demand() with { Recorded = false };
-        });
-        _equipment.Choose(_demands.Max(d => d.AirconW!.Zip(d.AcLoadW, (u, l) => u + l).Max()), _demands.Max(d => d.AcLoadW.Max()));
+        Parallel.For(0, _demands.Length, new ParallelOptions { CancellationToken = _stop },
+            i => _demands[i] = SizingDemand.Of(Held(_holds[i / _days.Count]), _days[i % _days.Count]));
+        _equipment.Choose(_demands.Max(d => d.Case.AirconW!.Zip(d.Case.AcLoadW, (u, l) => u + l).Max()), _demands.Max(d => d.Case.AcLoadW.Max()));
     }
 
-    private SizingResult Search(StartDesign start, UnitAssessment unit, IProgress<SizingProgress>? progress)
+    private EnergyInputs Held(double setpointC) => _inputs with
+    {
+        Energy = _inputs.Energy with { SetpointC = setpointC, OtherwiseC = _inputs.Energy.OtherwiseC + setpointC - _inputs.Energy.SetpointC, StartSoc = 1 },
+    };
+
+    private SizingResult Search(StartDesign start, WeatherYear? year, IProgress<SizingProgress>? progress)
     {
         var generators = _equipment.Generators;
         // By generator, set-point, days.
@@ -79,10 +82,17 @@ public sealed class KitSearch
         bool[][] Over(int generator, int hold) => All(maps.AsSpan(generator * _demands.Length + hold * _days.Count, _days.Count));
         MeetingKits held = new MeetingKits([.. Enumerable.Range(0, generators.Count).Select(g => _holds.Select((_, h) => Over(g, h)).ToArray())]);
         var fitted = new KitSize(_inputs.Survey.Sources.Battery.Blocks, _inputs.Survey.Sources.Modules.Count);
-        var scenarios = _days.Select((d, i) => new SizingScenario(d.Id, d.Words, _demands[i].AirconW!.Sum() * RigDay.StepS / 3600, SystemSizing.Least(maps[i]),
-            MinSoc(_demands[i], d, fitted))).ToList();
+        var scenarios = _days.Select((d, i) => new SizingScenario(d.Id, d.Words, _demands[i].Case.AirconW!.Sum() * RigDay.StepS / 3600,
+            SystemSizing.Least(maps[i]), _trial.Of(_demands[i], Design(0, d.Aged), fitted, giveUp: false).MinSoc)).ToList();
         var frontier = Frontier(held);
-        var findings = KitFindings.Of(_inputs, start, unit.Unit, _equipment, scenarios, frontier, _holds, held, fitted);
+        var years = year is null ? null : new KitYears(_inputs, year, _stop);
+        frontier = years?.Through(frontier) ?? frontier;
+        var findings = new KitFindings(_inputs, start, _equipment, scenarios, frontier, _holds, held, fitted, _demands)
+        {
+            MissingWh = MissingWh,
+            Carried = CarriedFrom,
+            LargerUnit = LargerUnit,
+        };
         return new SizingResult
         {
             SetpointC = _holds[0],
@@ -91,46 +101,37 @@ public sealed class KitSearch
             Fitted = fitted,
             Scenarios = scenarios,
             Frontier = frontier,
+            LastsTheYear = years?.Smallest(frontier, Candidates(held)),
+            YearAsked = year is not null,
             Steps = Steps(fitted),
-            Findings = [.. findings],
-            Evaluations = _evaluations,
+            Findings = [.. findings.All()],
+            Evaluations = _trial.Runs,
             Inverter = _equipment.Inverter,
         };
     }
 
     private bool[][] Map(int demand, GeneratorChoice? generator)
     {
-        var with = _equipment.WithGenerator(_equipment.WithInverter(_demands[demand]), generator);
-        bool Holds(KitSize kit) => Feasible(with, _days[demand % _days.Count], kit);
+        var asked = Fitted(_demands[demand], generator);
+        var design = Fitted(Design(demand / _days.Count, asked.Days.Aged), generator);
+        bool Holds(KitSize kit) => _equipment.Starts(kit.Batteries)
+            && _trial.Of(asked, design, kit) is { Meets: true } run && run.GeneratorHours <= _sizing.MostGeneratorHours;
         // With a generator a larger kit may end lower, since its starting rule acts on the charge; the staircase would miss kits.
-        return with.Generator is null
+        return asked.Case.Generator is null
             ? SystemSizing.Map(SystemSizing.Staircase(_sizing.MostBatteries, _sizing.MostModules, Holds), _sizing.MostBatteries)
             : SystemSizing.FullMap(_sizing.MostBatteries, _sizing.MostModules, Holds);
     }
 
-    private EnergyResult Evaluate(EnergyCase demand, SizingDays days, KitSize kit)
+    /// <summary>The design day at a set-point, with a bank as old as asked.</summary>
+    private SizingDemand Design(int hold, bool aged)
     {
-        _stop.ThrowIfCancellationRequested();
-        Interlocked.Increment(ref _evaluations);
-        return EnergySimulation.Run(demand with
-        {
-            Bank = SourceBuilder.Bank(_equipment.Bank(kit.Batteries, days.Aged)),
-            Modules = demand.Modules with { Count = days.Sunless ? 0 : kit.Modules }
-        });
+        var day = _days.FindIndex(d => d.Id.StartsWith("design", StringComparison.Ordinal) && d.Aged == aged);
+        return _demands[hold * _days.Count + day];
     }
 
-    private static double HoursAWeekOf(EnergyResult run, SizingDays days) => run.GeneratorHours * HoursAWeek / (days.Count * 24);
-
-    private bool Feasible(EnergyCase demand, SizingDays days, KitSize kit)
-    {
-        if (!_equipment.Starts(kit.Batteries))
-            return false;
-        var run = Evaluate(demand with { GiveUpSoc = _inputs.ReserveSoc }, days, kit);
-        return SystemSizing.MeetsReserve(run, _inputs.ReserveSoc) && HoursAWeekOf(run, days) <= _sizing.MostGeneratorHours;
-    }
-
-    private double? MinSoc(EnergyCase demand, SizingDays days, KitSize kit) =>
-        Evaluate(demand, days, kit) is var run && SystemSizing.MeetsReserve(run, double.NegativeInfinity) ? run.MinSoc : null;
+    /// <summary>A demand with the inverter chosen and a generator tried.</summary>
+    private SizingDemand Fitted(SizingDemand demand, GeneratorChoice? generator) =>
+        demand with { Case = _equipment.WithGenerator(_equipment.WithInverter(demand.Case), generator) };
 
     /// <summary>What holds in every one of the days.</summary>
     private static bool[][] All(ReadOnlySpan<bool[][]> maps)
@@ -175,7 +176,7 @@ public sealed class KitSearch
             for (var h = 0; h < _holds.Count; h++)
             {
                 var map = held.At(g, h);
-                var every = _equipment.WithGenerator(_demands[0], _equipment.Generators[g]).Generator is not null;
+                var every = _equipment.WithGenerator(_demands[0].Case, _equipment.Generators[g]).Generator is not null;
                 kits.AddRange(map.SelectMany(
                     (column, a) => column.Index().Where(c => c.Item).Take(every ? column.Length : 1).Select(c => (g, h, new KitSize(c.Index + 1, a)))));
             }
@@ -186,34 +187,38 @@ public sealed class KitSearch
         return [.. SystemSizing.Frontier(byKit.Keys).Select(kit => byKit[kit])];
     }
 
+    /// <summary>Every kit that holds at the aim's own set-point without a generator bought, the cheapest first.</summary>
+    private IEnumerable<FrontierPoint> Candidates(MeetingKits held) => held.At(0, 0)
+        .SelectMany((column, a) => column.Index().Where(c => c.Item).Select(c => new KitSize(c.Index + 1, a)))
+        .OrderBy(kit => _equipment.Point(_holds[0], kit, _equipment.Generators[0], 0).Cost)
+        .Select(kit => Point(0, kit, _equipment.Generators[0]))
+        .Where(p => Within(p.Kit));
+
     private bool Within(KitPoint kit) => kit.Cost <= (_sizing.MostCost ?? double.MaxValue) && kit.MassKg <= (_sizing.MostMassKg ?? double.MaxValue);
 
     private FrontierPoint Point(int hold, KitSize size, GeneratorChoice? generator)
     {
-        var runs =
-            _days.Select((d, i) => Evaluate(_equipment.WithGenerator(_equipment.WithInverter(_demands[hold * _days.Count + i]), generator), d, size)).ToList();
-        var kit = _equipment.Point(_holds[hold], size, generator, Math.Ceiling(runs.Select((r, i) => HoursAWeekOf(r, _days[i])).Max()));
-        List<double?> socs = [.. runs.Select(r => SystemSizing.MeetsReserve(r, double.NegativeInfinity) ? (double?)r.MinSoc : null)];
-        return new FrontierPoint(kit, socs, _days[socs.IndexOf(socs.Min())].Words, generator,
-            runs.Select((r, i) => r.FuelLitres * HoursAWeek / (_days[i].Count * 24)).Max(), _equipment.Adopt(kit, generator));
+        var runs = _days.Select((d, i) => _trial.Of(Fitted(_demands[hold * _days.Count + i], generator), Fitted(Design(hold, d.Aged), generator), size,
+            giveUp: false)).ToList();
+        var kit = _equipment.Point(_holds[hold], size, generator, Math.Ceiling(runs.Max(r => r.GeneratorHours)));
+        List<double?> socs = [.. runs.Select(r => r.MinSoc)];
+        return new FrontierPoint(kit, socs, _days[socs.IndexOf(socs.Min())].Words, generator, runs.Max(r => r.FuelLitres), _equipment.Adopt(kit, generator));
     }
 
     /// <summary>How a kit stands all days at one of the set-points; with what is on board else, or with a generator bought.</summary>
     private KitStand Stand(int hold, KitSize kit, GeneratorChoice? bought)
     {
         var (fails, worst, givesOut, generatorHours) = (0, 1.0, double.PositiveInfinity, 0.0);
+        SizingDemand With(SizingDemand d) => bought is null ? d : d with { Case = _equipment.WithGenerator(d.Case, bought) };
         for (var i = 0; i < _days.Count; i++)
         {
-            var demand = _demands[hold * _days.Count + i];
-            if (bought is not null)
-                demand = _equipment.WithGenerator(demand, bought);
-            var run = Evaluate(demand with { GiveUpSoc = _inputs.ReserveSoc }, _days[i], kit);
-            worst = Math.Min(worst, run.MinSoc);
-            generatorHours = Math.Max(generatorHours, HoursAWeekOf(run, _days[i]));
-            if (SystemSizing.MeetsReserve(run, _inputs.ReserveSoc))
+            var run = _trial.Of(With(_demands[hold * _days.Count + i]), With(Design(hold, _days[i].Aged)), kit);
+            worst = Math.Min(worst, run.MinSoc ?? 0);
+            generatorHours = Math.Max(generatorHours, run.GeneratorHours);
+            if (run.Meets)
                 continue;
             fails++;
-            givesOut = Math.Min(givesOut, Math.Min(run.AirOffHour ?? double.PositiveInfinity, run.Steps * demand.StepS / 3600));
+            givesOut = Math.Min(givesOut, run.GivesOutHour ?? 0);
         }
         return new KitStand(fails > 0 ? null : worst, fails, fails > 0 ? givesOut : null, generatorHours);
     }
@@ -235,5 +240,50 @@ public sealed class KitSearch
             && _equipment.Generators.OfType<GeneratorChoice>().LastOrDefault(g => g.RatedW == _equipment.Generators[1]!.RatedW) is { } smallest)
             steps.Add(new(Phrase.Of($"a generator of {smallest.RatedW:ElectricPower}"), now, Stand(0, fitted, smallest), _equipment.Adopt(smallest)));
         return steps;
+    }
+
+    /// <summary>What the sun leaves uncovered of the repeated design day with all modules allowed, whatever the bank, Wh; 0 or less where it covers it.</summary>
+    private double MissingWh()
+    {
+        var design = Fitted(Design(0, false), _equipment.Generators[0]);
+        var bank = SourceBuilder.Bank(_equipment.Bank(VastBank * _sizing.MostBatteries, false));
+        var run = EnergySimulation.Run(design.Case.Cut(0, design.Case.Steps, 2) with
+        {
+            Bank = bank,
+            Modules = design.Case.Modules with { Count = _sizing.MostModules },
+            StartSoc = HalfWay,
+        });
+        return (bank.StoredJ(HalfWay) - bank.StoredJ(run.EndSoc)) / 3600 / 2;
+    }
+
+    private const int VastBank = 10;
+    private const double HalfWay = 0.6;
+
+    /// <summary>Fewest modules beyond those allowed with which the largest bank holds all days; null where not even the most do.</summary>
+    private int? CarriedFrom()
+    {
+        for (var modules = _sizing.MostModules + 1; modules <= ModulesDesign.Most; modules++)
+            if (_days.Select((d, i) => _trial.Of(Fitted(_demands[i], _equipment.Generators[0]), Fitted(Design(0, d.Aged), _equipment.Generators[0]),
+                new KitSize(_sizing.MostBatteries, modules))).All(r => r.Meets))
+                return modules;
+        return null;
+    }
+
+    /// <summary>The smallest unit of the catalogue for the same supply that holds all days, and the kit it then takes; null where none does.</summary>
+    private (AcUnit Unit, KitPoint? Kit)? LargerUnit(StartDesign start)
+    {
+        var own = _inputs.Unit;
+        foreach (var unit in UnitCatalogue.All.Where(u => u.RatedCapacityW > own.RatedCapacityW && u.SupplyVoltageV == own.SupplyVoltageV
+            && u.FrequencyHz == own.FrequencyHz).OrderBy(u => u.RatedCapacityW).ThenBy(u => u.RatedPowerW))
+        {
+            var search = new KitSearch(_inputs, start, unit, _stop);
+            if (_days.Select(d => SizingDemand.Of(search.Held(_holds[0]), d)).Any(d => d.UnitLimited))
+                continue;
+            search.Draw();
+            var maps = search._demands.Take(_days.Count).Select((_, i) => search.Map(i, search._equipment.Generators[0])).ToArray();
+            var holding = All(maps);
+            return (unit, search.Candidates(new MeetingKits([[holding]])).FirstOrDefault()?.Kit);
+        }
+        return null;
     }
 }

@@ -16,6 +16,9 @@ public sealed record SizingScenario(string Id, Phrase Words, double AirconWh, IR
 public sealed record FrontierPoint(KitPoint Kit, IReadOnlyList<double?> MinSoc, Phrase BreaksFirst, GeneratorChoice? Generator, double FuelLitresAWeek,
     [property: JsonIgnore] DesignEdit Edit)
 {
+    /// <summary>The kit in a year of weather, where one was run.</summary>
+    public KitYear? Year { get; init; }
+
     /// <summary>What adopting it changes in the design.</summary>
     public IReadOnlyList<DesignChange> Changes => Edit.Changes;
 }
@@ -68,6 +71,12 @@ public sealed record SizingResult
     public required IReadOnlyList<SizingScenario> Scenarios { get; init; }
 
     public required IReadOnlyList<FrontierPoint> Frontier { get; init; }
+
+    /// <summary>The cheapest kit found that also holds all weeks of the year but two; null where none does or no year was run.</summary>
+    public required FrontierPoint? LastsTheYear { get; init; }
+
+    /// <summary>True where the rig names a year of weather.</summary>
+    public required bool YearAsked { get; init; }
 
     public required IReadOnlyList<StepGain> Steps { get; init; }
 

@@ -3,14 +3,28 @@ using Vanto.Core.Load;
 
 namespace Vanto.Core.Energy;
 
+/// <summary>With what charge the days asked begin.</summary>
+internal enum DaysBegin
+{
+    /// <summary>The day is repeated until it repeats itself; that is judged.</summary>
+    Repeated,
+
+    /// <summary>From where the repeated design day leaves the bank.</summary>
+    AfterRepeated,
+
+    /// <summary>From a full bank.</summary>
+    Full,
+}
+
 /// <summary>Days one after another that a kit must stand.</summary>
 /// <param name="Id">design, hot, cloudy, dark, each alone or with "-aged".</param>
 /// <param name="Words">In words.</param>
 /// <param name="Count">How many.</param>
+/// <param name="Begin">With what charge they begin.</param>
 /// <param name="Day">The rig's day that repeats.</param>
 /// <param name="Aged">With an aged bank.</param>
 /// <param name="Sunless">The modules give nothing.</param>
-internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day, bool Aged, bool Sunless)
+internal sealed record SizingDays(string Id, Phrase Words, int Count, DaysBegin Begin, RigDay Day, bool Aged, bool Sunless)
 {
     private const double HotterK = 3;
     private const double CloudySun = 0.35;
@@ -29,8 +43,8 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day
                 inputs.Load).Day;
         }
         List<SizingDays> list = [.. Asked(sizing).Select(
-            a => new SizingDays(a.Id, a.Words, a.Count, a.Id switch { "hot" => Hotter(), "cloudy" => day.UnderCloud(CloudySun), _ => day }, false,
-                a.Id == "dark"))];
+            a => new SizingDays(a.Id, a.Words, a.Count, Beginning(sizing, a.Id),
+                a.Id switch { "hot" => Hotter(), "cloudy" => day.UnderCloud(CloudySun), _ => day }, false, a.Id == "dark"))];
         return sizing.Aged ? [.. list.SelectMany(s => new[] { s, s with { Id = s.Id + "-aged", Words = Phrase.Of($"{s.Words}{Aging}"), Aged = true } })] : list;
     }
 
@@ -39,6 +53,8 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day
     {
         var (aim, sizing) = (inputs.Energy, inputs.Energy.Sizing);
         var days = Phrase.Of($"{Phrase.Join(", ", Asked(sizing).Select(a => a.Words))}{(sizing.Aged ? ", and again with a bank aged to 80 %" : "")}");
+        if (sizing.Lasting == LastingAim.Nights)
+            days = Phrase.Of($"{days}. That is all: it says nothing of a stay that is longer");
         var within = Phrase.Of($"at most {sizing.MostBatteries} blocks and {sizing.MostModules} modules");
         if (sizing.MostCost is { } cost)
             within = Phrase.Of($"{within}, at a cost of {cost:Count}");
@@ -50,13 +66,20 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, RigDay Day
             + $"{inputs.ReserveSoc:Fraction} of charge: {days}. Within {within}.");
     }
 
+    private static DaysBegin Beginning(SizingDesign sizing, string id) => sizing.Lasting == LastingAim.Nights || id == "dark" ? DaysBegin.Full
+        : id == "design" ? DaysBegin.Repeated : DaysBegin.AfterRepeated;
+
     private static IEnumerable<(string Id, Phrase Words, int Count)> Asked(SizingDesign sizing)
     {
-        yield return ("design", Phrase.Of($"the design day"), 1);
+        var nights = sizing.Lasting == LastingAim.Nights;
+        var count = nights ? sizing.Nights : sizing.Days;
+        yield return nights
+            ? ("design", Phrase.Of($"{(count == 1 ? "the design night" : $"{count} design nights")} from a full bank, then recharged"), count)
+            : ("design", Phrase.Of($"the design day, day after day"), 1);
         if (sizing.HotDays)
-            yield return ("hot", Phrase.Of($"{Days(sizing.Days)} {HotterK:TemperatureDifference} hotter"), sizing.Days);
+            yield return ("hot", Phrase.Of($"{Days(count)} {HotterK:TemperatureDifference} hotter"), count);
         if (sizing.CloudyDays)
-            yield return ("cloudy", Phrase.Of($"{Days(sizing.Days)} with {CloudySun:Fraction} of the sun"), sizing.Days);
+            yield return ("cloudy", Phrase.Of($"{Days(count)} with {CloudySun:Fraction} of the sun"), count);
         if (sizing.DarkDays > 0)
             yield return ("dark", Phrase.Of($"{Days(sizing.DarkDays)} without sun on the modules"), sizing.DarkDays);
     }

@@ -151,6 +151,8 @@ public enum FindingCode
     [Judged("energy", "size.generator", Severity.Caution)] SizeGenerator,
     [Judged("energy", "size.limits", Severity.Stop)] SizeLimits,
     [Judged("energy", "size.none", Severity.Stop)] SizeNone,
+    [Judged("energy", "size.unit-limited", Severity.Stop)] SizeUnitLimited,
+    [Judged("energy", "size.sun-limited", Severity.Stop)] SizeSunLimited,
     [Judged("energy", "size.roof", Severity.Caution)] SizeRoof,
     [Judged("energy", "size.start", Severity.Stop)] SizeStart,
     [Judged("energy", "size.thin", Severity.Caution)] SizeThin,

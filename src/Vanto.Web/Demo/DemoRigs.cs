@@ -214,7 +214,7 @@ public static class DemoRigs
             },
             Unit = new UnitDesign { Chosen = "MS-12-120" },
             Start = new StartDesign { CableM = 7, CableMm2 = 3.31 },
-            Energy = new EnergyDesign { SetpointC = 25, OtherwiseC = 27, StartSoc = 0.9, Sizing = new SizingDesign { MostModules = 6 } },
+            Energy = new EnergyDesign { SetpointC = 25, OtherwiseC = 27, StartSoc = 0.9, Sizing = new SizingDesign { MostModules = 11 } },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }

@@ -5,6 +5,8 @@ using System.Threading.Channels;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Core.Physics;
+using Vanto.Storage;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Energy;
@@ -22,11 +24,15 @@ public static class SizingEndpoints
         api.MapGet("/rigs/{id:guid}/sizing", Search).WithTags("energy").Produces<SizingResult>(contentType: "text/event-stream")
             .Produces(StatusCodes.Status404NotFound);
 
-    private static async Task<IResult> Search(Guid id, RigDesk desk, LongRuns runs, HttpContext http) => await desk.View(id) is { } view
-        ? TypedResults.ServerSentEvents(Events(view, runs, http, http.RequestAborted))
-        : TypedResults.NotFound();
+    private static async Task<IResult> Search(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        var named = view.Design.Survey.Climate.WeatherFile.Length > 0 ? await RigWeather.File(view.Id, view.Design, log) : null;
+        return TypedResults.ServerSentEvents(Events(view, named is null ? null : RigWeather.Read(named), runs, http, http.RequestAborted));
+    }
 
-    private static async IAsyncEnumerable<SseItem<string>> Events(RigView view, LongRuns runs, HttpContext http,
+    private static async IAsyncEnumerable<SseItem<string>> Events(RigView view, WeatherYear? year, LongRuns runs, HttpContext http,
         [EnumeratorCancellation] CancellationToken stop)
     {
         var channel = Channel.CreateUnbounded<SseItem<string>>();
@@ -42,7 +48,7 @@ public static class SizingEndpoints
         {
             try
             {
-                await runs.Run(http, token => Work(view, Say, token), name);
+                await runs.Run(http, token => Work(view, year, Say, token), name);
             }
             catch (Exception e) when (e is OperationCanceledException or BusyException)
             {
@@ -65,11 +71,11 @@ public static class SizingEndpoints
         }
     }
 
-    private static bool Work(RigView view, Action<string, object> say, CancellationToken stop)
+    private static bool Work(RigView view, WeatherYear? year, Action<string, object> say, CancellationToken stop)
     {
         try
         {
-            var search = RigKitSearch.Rig(view.Design) ?? throw new InputException("unit", "", "The stations before Energy have a fault; mend it first.");
+            var search = RigKitSearch.Rig(view.Design, year) ?? throw new InputException("unit", "", "The stations before Energy have a fault; mend it first.");
             say("result", search(new Told(p => say("progress", p)), stop));
         }
         catch (InputException e)

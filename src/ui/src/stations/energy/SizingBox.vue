@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref, watch } from 'vue';
-import type { DesignChange, FrontierPoint, KitStand, SizingResult } from '../../api/generated/schema';
+import type { DesignChange, FrontierPoint, KitStand, KitYear, SizingResult } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import { waits } from '../../parts/longRun';
@@ -62,14 +62,25 @@ watch(
 );
 onUnmounted(stop);
 
-const groups = [
-  { title: 'It must stand', fields: ['hotDays', 'cloudyDays', 'aged', 'days', 'darkDays'] },
+const groups = computed(() => [
+  {
+    title: 'It must stand',
+    fields: [
+      'lasting',
+      ...(rig.design!.energy.sizing.lasting === 'nights' ? ['nights'] : ['days']),
+      'hotDays',
+      'cloudyDays',
+      'aged',
+      'darkDays',
+      'shedForStart',
+    ],
+  },
   { title: 'Within', fields: ['mostBatteries', 'mostModules', 'warmerK', 'mostCost', 'mostMassKg', 'mostGeneratorHours'] },
   {
     title: 'May be bought, at',
     fields: ['chooseInverter', 'chooseGenerator', 'batteryCost', 'moduleCost', 'inverterCost', 'starterCost', 'generatorCost', 'unitCost'],
   },
-];
+]);
 
 /** Which of the maps is drawn: the one without a generator first. */
 const seen = ref(0);
@@ -102,6 +113,16 @@ function wordsOf(id: string): string {
 function nameOf(p: FrontierPoint): string {
   const generator = p.kit.generatorW ? ` with a generator of ${shown(p.kit.generatorW, 'electricPower')}` : '';
   return `${p.kit.batteries} blocks and ${p.kit.modules} modules at ${shown(p.kit.setpointC, 'temperature')}${generator}`;
+}
+
+/** A kit's year in a few words: what falls short first. */
+function yearOf(y: KitYear): string {
+  if (y.darkDay !== null) return `dark on day ${y.darkDay}`;
+  const short = [
+    y.weeksUnderReserve > 0 ? `${y.weeksUnderReserve} under reserve` : '',
+    y.warmHours >= 1 ? `${shown(y.warmHours, 'hours')} too warm` : '',
+  ];
+  return short.filter(Boolean).join(', ') || 'all year';
 }
 
 function take(changes: DesignChange[]): void {
@@ -235,6 +256,18 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
           result.inverter.remedy === 'softStarter' ? ' and a soft starter' : ''
         }}, {{ result.inverter.cost.toFixed(0) }} €: the cheapest that carries the most drawn and starts the unit at the reserve.
       </p>
+      <p v-if="result.lastsTheYear" class="lasts" data-lasts>
+        The smallest found that also holds the year but for two weeks: <b>{{ nameOf(result.lastsTheYear) }}</b
+        >, {{ result.lastsTheYear.kit.cost.toFixed(0) }} €, {{ result.lastsTheYear.year!.weeksHeld }} of
+        {{ result.lastsTheYear.year!.weeks }} weeks.
+        <button type="button" class="plain way" @click="take(result.lastsTheYear.changes)">adopt it</button>
+      </p>
+      <p v-else-if="result.yearAsked && result.frontier.length" class="severity-caution">
+        No kit within the limits holds fifty weeks of the year made from the climate: see what fails below.
+      </p>
+      <p v-else-if="result.frontier.length" class="soft">
+        The design day alone was asked: type the climate's months in Load, or read a weather file, and every kit is run through the year.
+      </p>
       <h3>No kit beats these</h3>
       <table class="sheet frontier">
         <thead>
@@ -247,6 +280,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             <th class="number">costs</th>
             <th class="number">weighs</th>
             <th>runs lowest in</th>
+            <th v-if="result.yearAsked">weeks of the year held</th>
             <th><span class="shown-to-readers">adopt</span></th>
           </tr>
         </thead>
@@ -263,6 +297,12 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             <td class="number">{{ p.kit.cost.toFixed(0) }} €</td>
             <td class="number">{{ shown(p.kit.massKg, 'mass') }}</td>
             <td class="soft">{{ say(p.breaksFirst) }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
+            <td v-if="result.yearAsked">
+              <template v-if="p.year">
+                <b :class="{ 'severity-stop': p.year.darkDay !== null }">{{ p.year.weeksHeld }} of {{ p.year.weeks }}</b>
+                <span class="soft"> {{ yearOf(p.year) }}</span>
+              </template>
+            </td>
             <td>
               <button type="button" class="plain" :aria-label="`adopt ${nameOf(p)}`" @click="take(p.changes)">adopt</button>
             </td>
