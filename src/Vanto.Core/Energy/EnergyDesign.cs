@@ -94,7 +94,8 @@ public sealed record SizingDesign : DesignPart
     [Ask("It must stand cloudy days, 35 % of the sun")] public bool CloudyDays { get; init; } = true;
     [Ask("It must do so with an aged bank, 80 % left")] public bool Aged { get; init; } = true;
     [Field(QuantityKind.Count, 1, 14, Label = "Bad days one after another")] public int Days { get; init; } = 3;
-    [Field(QuantityKind.Count, 0, 14, Label = "Days without any sun on the modules, from a full bank", Help = "parked in shade, or under snow and leaves; 0 leaves it out")]
+    [Field(QuantityKind.Count, 0, 14, Label = "Days without any sun on the modules, from a full bank",
+        Help = "parked in shade, or under snow and leaves; 0 leaves it out")]
     public int DarkDays { get; init; }
     [Field(QuantityKind.TemperatureDifference, 0, 6, Label = "Warmer set-points tried, up to")] public double WarmerK { get; init; } = 2;
     [Field(QuantityKind.Number, 0, 100000, Label = "One battery block costs")] public double BatteryCost { get; init; } = 900;

@@ -90,8 +90,9 @@ internal sealed class KitFindings(EnergyInputs inputs, StartDesign start, KitEqu
         var sizing = inputs.Energy.Sizing;
         var modules = Carried();
         return Finding.Of(FindingCode.SizeSunLimited, Severity.Stop,
-            Phrase.Of($"With {sizing.MostModules} modules the sun does not carry the design day, day after day, whatever the bank: {missingWh:Energy} a day are "
-                + $"missing, {missingWh / ToldW:Hours} a day of shore or generator at {ToldW:ElectricPower}.{(modules is null ? " No roof of modules would do." : "")}"),
+            Phrase.Of($"With {sizing.MostModules} modules the sun does not carry the design day, day after day, whatever the bank: {missingWh:Energy} a day "
+                + $"are missing, {missingWh / ToldW:Hours} a day of shore or generator at {ToldW:ElectricPower}."
+                + $"{(modules is null ? " No number of modules would do." : "")}"),
             [.. modules is { } count ? [new Remedy(Phrase.Of($"allow {count} modules"), Phrase.Of($"they carry all days asked"),
                     Sizing(s => s with { MostModules = count }))] : Array.Empty<Remedy>(), .. WarmerThatHolds(), .. GeneratorAllowed(),
                 .. sizing.Lasting == LastingAim.DayAfterDay ? [new Remedy(Phrase.Of($"aim at {sizing.Nights} nights, then recharged"),

@@ -242,7 +242,8 @@ public sealed class KitSearch
         return steps;
     }
 
-    /// <summary>What the sun leaves uncovered of the repeated design day with all modules allowed, whatever the bank, Wh; 0 or less where it covers it.</summary>
+    /// <summary>What the sun leaves uncovered of the repeated design day with all modules allowed, whatever the bank, Wh; 0 or less where it covers
+    /// it.</summary>
     private double MissingWh()
     {
         var design = Fitted(Design(0, false), _equipment.Generators[0]);

@@ -26,6 +26,9 @@ internal sealed class KitYears
     /// <summary>Kits tried at most when one is looked for that lasts the year.</summary>
     private const int MostTried = 60;
 
+    /// <summary>Kits run beside one another.</summary>
+    private const int AtOnce = 4;
+
     private readonly EnergyInputs _inputs;
     private readonly CancellationToken _stop;
     private readonly RigDay _through;
@@ -58,7 +61,7 @@ internal sealed class KitYears
         var kits = others.TakeWhile(p => known is null || p.Kit.Cost < known.Kit.Cost).ToList();
         if (kits.Count == 0 || known is null && !Lasts(Of(kits[^1])))
             return known;
-        foreach (var batch in kits.Where(k => frontier.All(f => f.Kit != k.Kit || f.Year is null)).Take(MostTried).Chunk(2 * Environment.ProcessorCount))
+        foreach (var batch in kits.Where(k => frontier.All(f => f.Kit != k.Kit || f.Year is null)).Take(MostTried).Chunk(AtOnce))
         {
             var tried = batch.ToArray();
             Parallel.For(0, tried.Length, new ParallelOptions { CancellationToken = _stop }, i => tried[i] = tried[i] with { Year = Of(tried[i]) });

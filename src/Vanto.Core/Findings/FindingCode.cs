@@ -107,6 +107,7 @@ public enum FindingCode
     [Judged("start", "start.thin-margin", Severity.Caution)] StartThinMargin,
     [Judged("start", "start.trips", Severity.Stop)] StartTrips,
     [Judged("start", "start.turns", Severity.Note)] StartTurns,
+    [Judged("start", "start.unsure", Severity.Caution)] StartUnsure,
 
     [Judged("energy", "alt.hot", Severity.Caution)] AltHot,
     [Judged("energy", "battery.cold-nights", Severity.Note)] BatteryColdNights,

@@ -1,8 +1,19 @@
 using MathNet.Numerics.Integration;
 using System.Numerics;
 using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Start;
+
+/// <summary>What a compressor asks of its motor while it starts.</summary>
+public enum StartLoad
+{
+    /// <summary>As in its first seconds: pressure builds over a minute.</summary>
+    [Called("of the first seconds")] FirstSeconds,
+
+    /// <summary>As when it runs: full pressure at once.</summary>
+    [Called("as when it runs")] Running,
+}
 
 /// <summary>
 /// Single-phase capacitor-run compressor motor from its plate, as a balanced two-winding machine with a starting-torque factor
@@ -16,10 +27,19 @@ public sealed class MotorModel
     /// <summary>Starting torque with a hard-start kit; common practice.</summary>
     public const double HardStart = 1.20;
 
+    /// <summary>Starting torque with a soft starter, whose capacitor shifts the phase; common practice, 1.5 to 3.</summary>
+    public const double SoftStart = 2.2;
+
     private const double EqualisingS = 180;
 
-    private MotorModel(double ratedV, double lraA, double rlaA, double powerFactorRun)
+    /// <summary>Torque against the running one at standstill and what speed adds to it: pressures equal, and right after a stop; common practice.</summary>
+    private static readonly (double Still, double Speed) Equal = (0.15, 0.30), Unequal = (0.6, 0.4);
+
+    private readonly StartLoad _load;
+
+    private MotorModel(double ratedV, double lraA, double rlaA, double powerFactorRun, StartLoad load)
     {
+        _load = load;
         RatedV = ratedV;
         LraA = lraA;
         RlaA = rlaA;
@@ -56,9 +76,10 @@ public sealed class MotorModel
     /// <param name="powerFactorLocked">Power factor with the rotor locked.</param>
     /// <param name="powerFactorRun">Power factor running.</param>
     /// <param name="startTimeS">Start time at full voltage.</param>
+    /// <param name="load">What the compressor asks of it; the inertia is found with the same load.</param>
     /// <exception cref="InputException">LRA and RLA do not belong together.</exception>
     public static MotorModel FromNameplate(double ratedV, double lraA, double rlaA, double powerFactorLocked = 0.80, double powerFactorRun = 0.97,
-        double startTimeS = 0.25)
+        double startTimeS = 0.25, StartLoad load = StartLoad.FirstSeconds)
     {
         if (lraA < 2.5 * rlaA)
             throw new InputException("lraA", Phrase.Of($"{lraA:Current}"),
@@ -77,7 +98,7 @@ public sealed class MotorModel
         var slip = r2 / (a - r1);
         var speed = 1 - slip;
         var rotor2 = v2 / (a * a + x * x);
-        var plain = new MotorModel(ratedV, lraA, rlaA, powerFactorRun)
+        var plain = new MotorModel(ratedV, lraA, rlaA, powerFactorRun, load)
         {
             R1 = r1,
             R2 = r2,
@@ -105,9 +126,15 @@ public sealed class MotorModel
     /// <summary>Load torque at a speed, W; pressures are equal 180 s after the compressor stopped.</summary>
     public double LoadTorque(double speed, double secondsOff)
     {
-        var breakaway = 0.15 + 1.05 * Math.Max(0, 1 - secondsOff / EqualisingS);
+        var unequal = Math.Max(0, 1 - secondsOff / EqualisingS);
         var ratio = speed / RunSpeed;
-        return RunTorqueW * (breakaway + (1 - breakaway) * ratio * ratio);
+        if (_load == StartLoad.Running)
+        {
+            var breakaway = 0.15 + 1.05 * unequal;
+            return RunTorqueW * (breakaway + (1 - breakaway) * ratio * ratio);
+        }
+        var still = Equal.Still + (Unequal.Still - Equal.Still) * unequal;
+        return RunTorqueW * (still + (Equal.Speed + (Unequal.Speed - Equal.Speed) * unequal) * ratio * ratio);
     }
 
     private MotorModel WithInertia(double startTime)
@@ -115,7 +142,7 @@ public sealed class MotorModel
         const int intervals = 400;
         double SecondsPerSpeed(double speed) => 1 / (Torque(RatedV, speed, PlainStart) - LoadTorque(speed, double.PositiveInfinity));
         var seconds = SimpsonRule.IntegrateComposite(SecondsPerSpeed, 0, 0.95 * RunSpeed, intervals);
-        return new MotorModel(RatedV, LraA, RlaA, PowerFactorRun)
+        return new MotorModel(RatedV, LraA, RlaA, PowerFactorRun, _load)
         {
             R1 = R1,
             R2 = R2,

@@ -17,10 +17,11 @@ public record MotorInput : DesignPart
     [Field(Seconds, 0.05, 1.5, Label = "Start time at full voltage")] public double StartTimeS { get; init; } = 0.25;
     [Field(Fraction, 0.3, 0.95, Label = "Power factor, rotor locked")] public double PowerFactorLockedRotor { get; init; } = 0.80;
     [Field(Fraction, 0.5, 1, Label = "Power factor, running")] public double PowerFactorRun { get; init; } = 0.97;
+    [Ask("Load while it starts", Help = "in its first seconds little pressure has built up")] public StartLoad Load { get; init; }
 
     /// <summary>The motor, or one so many times as strong.</summary>
     internal MotorModel Model(double factor = 1) =>
-        MotorModel.FromNameplate(RatedV, LraA * factor, RlaA * factor, PowerFactorLockedRotor, PowerFactorRun, StartTimeS);
+        MotorModel.FromNameplate(RatedV, LraA * factor, RlaA * factor, PowerFactorLockedRotor, PowerFactorRun, StartTimeS, Load);
 }
 
 /// <summary>A start on a source.</summary>
@@ -33,6 +34,7 @@ public sealed record StartVerdictInput : MotorInput
     [Field(ElectricPower, 300, 60000, Label = "Maximum watts (generators)")] public double MaximumW { get; init; } = 2500;
     [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
     [Field(Fraction, 0.40, 0.80, Label = "Soft starter takes away")] public double Reduction { get; init; } = 0.65;
+    [Ask("The soft starter is followed")] public SoftStarterModel Starter { get; init; }
     [Field(Resistance, 0, 3, Label = "Cable to the unit")] public double LineOhm { get; init; } = 0.05;
     [Field(ElectricPower, 0, 20000, Label = "Other loads on")] public double OthersW { get; init; } = 130;
     [Field(Fraction, 0.3, 1, Label = "their power factor")] public double OthersPowerFactor { get; init; } = 0.85;
@@ -192,12 +194,16 @@ public static class StartCalculators
         CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]
     public static CalculationResult NeededReduction(StartVerdictInput i)
     {
-        var needed = StartVerdict.NeededReduction(Asked(i));
-        return needed is { } ρ
+        var start = Asked(i);
+        if (StartSimulation.Starts(start with { Remedy = StartRemedy.None }))
+            return new ResultBuilder().Step("ρ", "Reduction needed", "none: it starts without", $"{i.ContinuousW} W", 0, Fraction, Citations.MotorModel).Done();
+        return StartVerdict.Window(start) is { } window
             ? new ResultBuilder()
-                .Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts; 0 without", $"{i.ContinuousW} W", ρ, Fraction, Citations.MotorModel)
-                .Done()
-            : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter is enough")
+                .Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts", $"{i.ContinuousW} W", window.Least, Fraction, Citations.MotorModel)
+                .Step("ρ_most", "and at most", "last that still brings the motor to speed in 2 s", $"starting torque × {MotorModel.SoftStart}", window.Most,
+                    Fraction, Citations.MotorModel)
+                .Number("ρ_middle", "farthest from both", window.Middle, Fraction).Done()
+            : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter starts it: what the source bears leaves the motor too little")
                 .Judge(Finding.Of(FindingCode.StartNoReduction, Severity.Stop, $"Usually the running current is already too much.")).Done();
     }
 
@@ -271,6 +277,7 @@ public static class StartCalculators
         },
         Remedy = i.Remedy,
         Reduction = i.Reduction,
+        Starter = i.Starter,
         Line = new Complex(i.LineOhm, 0),
         SecondsOff = i.RestedS,
         Neighbours = i.OthersW > 0 ? [new NeighbourLoad("other loads", i.OthersW, i.OthersPowerFactor, false)] : [],

@@ -114,6 +114,12 @@ public sealed record StartAssessment : IStationResult
     public required double ContinuousW { get; init; }
     public required double SurgeW { get; init; }
     public required double? NeededReduction { get; init; }
+
+    /// <summary>What a soft starter may take away; null where none does, or none is needed.</summary>
+    public ReductionWindow? Window { get; init; }
+
+    /// <summary>The start over what is not known; null for units that start softly.</summary>
+    public StartCorners? Corners { get; init; }
     public required bool InverterDriven { get; init; }
 }
 

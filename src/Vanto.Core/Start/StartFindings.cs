@@ -9,15 +9,19 @@ namespace Vanto.Core.Start;
 internal static class StartFindings
 {
     public static IEnumerable<Finding> Of(StartCase start, StartDesign design, StartResult result, StartResult alone, StartResult? atReserve,
-        double? needed, double largest, AcUnit unit, SurveyDesign survey)
+        ReductionWindow? window, double largest, AcUnit unit, SurveyDesign survey, StartCorners corners)
     {
-        var remedies = WaysOut(start, design, needed, alone, survey).ToList();
+        var remedies = WaysOut(start, design, window, alone, survey).ToList();
         if (result.Outcome != StartOutcome.Starts)
             yield return Finding.Of(Code(result), Severity.Stop, Reason(result, alone), remedies);
         else if (atReserve is { Outcome: not StartOutcome.Starts })
             yield return Finding.Of(FindingCode.StartAtReserve, Severity.Stop,
                 Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause.Words()}. It must restart before dawn."),
                 remedies);
+        if (result.Outcome is StartOutcome.Starts or StartOutcome.StartsOnlyIfShed && corners is { InAll: false })
+            yield return Finding.Of(FindingCode.StartUnsure, Severity.Caution,
+                Phrase.Of($"The verdict hangs on values that are typical, not known of this unit and source: it starts {corners.Words}. "
+                    + $"{corners.Settles ?? Phrase.Of($"")}"));
         if (result.Outcome == StartOutcome.Starts && Math.Max(result.SurgeUsed, result.BatteryUsed) > 0.5)
             yield return Finding.Of(FindingCode.StartThinMargin, Severity.Caution,
                 Phrase.Of(
@@ -78,14 +82,14 @@ internal static class StartFindings
             : Phrase.Of($"It does not start: {result.Cause.Words()}.");
     }
 
-    private static IEnumerable<Remedy> WaysOut(StartCase start, StartDesign design, double? needed, StartResult alone, SurveyDesign survey)
+    private static IEnumerable<Remedy> WaysOut(StartCase start, StartDesign design, ReductionWindow? window, StartResult alone, SurveyDesign survey)
     {
-        if (needed is > 0 && start.Remedy != StartRemedy.SoftStarter)
-            yield return new Remedy(Phrase.Of($"soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"),
-                StartTrials.Softened(design, Math.Max(needed.Value, 0.60)));
-        if (needed is > 0 && start.Remedy == StartRemedy.SoftStarter && start.Reduction < needed)
-            yield return new Remedy(Phrase.Of($"stronger soft starter"), Phrase.Of($"at least {needed.Value:Fraction} less"),
-                StartTrials.Softened(design, needed.Value));
+        if (window is not null && (start.Remedy != StartRemedy.SoftStarter || start.Reduction < window.Least || start.Reduction > window.Most))
+            yield return new Remedy(
+                start.Remedy != StartRemedy.SoftStarter ? Phrase.Of($"soft starter of {window.Middle:Fraction}")
+                : start.Reduction < window.Least ? Phrase.Of($"soft starter set stronger, to {window.Middle:Fraction}")
+                : Phrase.Of($"soft starter set weaker, to {window.Middle:Fraction}"),
+                Phrase.Of($"starts from {window.Least:Fraction} to {window.Most:Fraction} less"), StartTrials.Softened(design, window.Middle));
         if (start.Source.Dc is not null && SmallestInverter(start) is { } watts && watts > start.Source.ContinuousW)
             yield return new Remedy(Phrase.Of($"inverter of {watts:ElectricPower}"), Phrase.Of($"same class"),
                 DesignEdit.Of(survey, s => s.WithInverter(i => i.Replaced(watts))));

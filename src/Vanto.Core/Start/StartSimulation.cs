@@ -7,6 +7,16 @@ namespace Vanto.Core.Start;
 /// <summary>What helps the compressor to start.</summary>
 public enum StartRemedy { [Called("nothing")] None, [Called("soft starter")] SoftStarter, [Called("hard-start kit")] HardStartKit }
 
+/// <summary>How a soft starter is followed.</summary>
+public enum SoftStarterModel
+{
+    /// <summary>It holds a current; the motor's torque decides when speed is reached, if at all.</summary>
+    [Called("by the motor's torque")] Torque,
+
+    /// <summary>Its current over time is given; the motor is taken to follow.</summary>
+    [Called("by a given current")] Prescribed,
+}
+
 /// <summary>One start to be simulated.</summary>
 public sealed record StartCase
 {
@@ -16,6 +26,9 @@ public sealed record StartCase
 
     /// <summary>Share of the locked-rotor current that a soft starter takes away, 0.40 to 0.80.</summary>
     public double Reduction { get; init; } = 0.65;
+
+    /// <summary>How the soft starter is followed.</summary>
+    public SoftStarterModel Starter { get; init; }
 
     /// <summary>Cable from the source to the compressor, Ω.</summary>
     public Complex Line { get; init; } = new(0.05, 0);
@@ -74,6 +87,8 @@ public sealed record StartResult
 public static class StartSimulation
 {
     internal const double StepS = 0.0005;
+
+    /// <summary>A compressor that is not at speed by then stalls; a soft starter gives up; common practice.</summary>
     private const double LongestS = 2;
     private const double AfterS = 0.1;
     private const double SoftRampS = 0.15;
@@ -81,10 +96,10 @@ public static class StartSimulation
     private const double SoftDecayS = 0.06;
     private const double SoftKick = 0.5;
 
-    /// <summary>Time after which a soft starter has handed over, s.</summary>
+    /// <summary>Time after which a soft starter whose current is given has handed over, s.</summary>
     public const double SoftStartS = SoftRampS + SoftHoldS + 3 * SoftDecayS;
 
-    /// <summary>Current that a soft starter lets through at a time, A.</summary>
+    /// <summary>Current that a soft starter lets through at a time where it is given, A.</summary>
     public static double SoftCurrent(double seconds, double lraA, double rlaA, double reduction)
     {
         var limit = (1 - reduction) * lraA;
@@ -110,7 +125,15 @@ public static class StartSimulation
         var network = new Network(start);
         var running = Running.Check(start, network);
         var motor = start.Motor;
-        var startFactor = start.Remedy == StartRemedy.HardStartKit ? MotorModel.HardStart : MotorModel.PlainStart;
+        var prescribed = soft && start.Starter == SoftStarterModel.Prescribed;
+        var limitA = (1 - start.Reduction) * motor.LraA;
+        NetworkPoint? held = null;
+        var startFactor = start.Remedy switch
+        {
+            StartRemedy.HardStartKit => MotorModel.HardStart,
+            StartRemedy.SoftStarter => MotorModel.SoftStart,
+            _ => MotorModel.PlainStart,
+        };
         double speed = 0, maxA = 0, minV = double.PositiveInfinity, i2t = 0;
         double? startS = null;
         var target = 0.95 * motor.RunSpeed;
@@ -119,7 +142,14 @@ public static class StartSimulation
             var time = i * StepS;
             if (startS is { } done && time > done + AfterS - StepS / 2 || startS is null && time >= LongestS)
                 break;
-            var point = soft ? network.AtSoftCurrent(SoftCurrent(time, motor.LraA, motor.RlaA, start.Reduction)) : network.AtSpeed(speed);
+            var point = prescribed ? network.AtSoftCurrent(SoftCurrent(time, motor.LraA, motor.RlaA, start.Reduction)) : network.AtSpeed(speed);
+            var motorV = point.CompressorV;
+            if (soft && !prescribed && point.CompressorA > limitA)
+            {
+                held ??= network.AtSoftCurrent(limitA);
+                point = held.Value;
+                motorV = Math.Min(point.CompressorV, limitA / motor.Admittance(speed).Magnitude);
+            }
             maxA = Math.Max(maxA, point.SourceA);
             minV = Math.Min(minV, point.CompressorV);
             i2t += point.CompressorA * point.CompressorA * StepS;
@@ -138,19 +168,19 @@ public static class StartSimulation
             });
             if (trips.Cause != TripCause.None)
                 return Finish(StartOutcome.TripsDuringStart, trips.Cause, time + StepS);
-            if (soft)
+            if (prescribed)
             {
                 if (startS is null && time + StepS >= SoftStartS - 1e-9)
                     startS = SoftStartS;
                 continue;
             }
-            var half = Math.Max(0, speed + 0.5 * StepS * Acceleration(point.CompressorV, speed));
-            speed = Math.Clamp(speed + StepS * Acceleration(point.CompressorV, half), 0, 1 - 1e-6);
+            var half = Math.Max(0, speed + 0.5 * StepS * Acceleration(motorV, speed));
+            speed = Math.Clamp(speed + StepS * Acceleration(motorV, half), 0, 1 - 1e-6);
             if (startS is null && speed >= target)
                 startS = time + StepS;
         }
         if (startS is null)
-            return Finish(StartOutcome.Stalls, TripCause.NoSpeed, null);
+            return Finish(StartOutcome.Stalls, soft ? TripCause.SoftStarterTooWeak : TripCause.NoSpeed, null);
         if (trips.MagneticTrip(PeakA()) == true)
             return Finish(StartOutcome.TripsDuringStart, TripCause.BreakerMagnetic, 0.010);
         if (!checkRunning)

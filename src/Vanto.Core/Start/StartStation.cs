@@ -87,10 +87,11 @@ public sealed class StartStation : Station<StartAssessment>
                     $"A modified sine wave overheats compressors and kills soft starters and control boards. It takes a pure sine wave."));
         if (unit.SingleSpeed && Fit(survey, design, unit, source) is { } fit)
         {
-            var seen = SingleSpeed(survey, design, Fitted(unit, fit), source);
+            var seen = SingleSpeed(survey, design, Fitted(unit, fit), source, fit.Fitted,
+                fit.Fitted && design.Measured.Count >= 3 && StartFit.Lasts(Trace(design)) is not null);
             return seen with { Findings = [.. seen.Findings, .. RecordEndsEarly(design), Measured(unit, fit)] };
         }
-        return unit.SingleSpeed ? SingleSpeed(survey, design, unit, source) : InverterDriven(survey, design, unit, source, outdoorC);
+        return unit.SingleSpeed ? SingleSpeed(survey, design, unit, source, false, false) : InverterDriven(survey, design, unit, source, outdoorC);
     }
 
     private static List<(double Seconds, double Amperes)> Trace(StartDesign design) => [.. design.Measured.Select(m => (m.AfterMs / 1000, m.CurrentA))];
@@ -173,7 +174,8 @@ public sealed class StartStation : Station<StartAssessment>
         [.. survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Ac).Select(
             d => new NeighbourLoad(d.Name, d.PowerW, DevicePowerFactor, d.MayWait))];
 
-    private static StartAssessment SingleSpeed(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source)
+    private static StartAssessment SingleSpeed(SurveyDesign survey, StartDesign design, AcUnit unit, PowerSource source, bool peakMeasured,
+        bool timeMeasured)
     {
         var fan = Fan(unit);
         var neighbours = Neighbours(survey);
@@ -183,23 +185,27 @@ public sealed class StartStation : Station<StartAssessment>
             SoftStarter.Check("start.reduction", motor.LraA, motor.RlaA, design.Reduction);
         StartResult result = null!, alone = null!;
         StartResult? atReserve = null;
-        double? needed = null;
-        var largest = 0.0;
+        ReductionWindow? window = null;
+        var (largest, startsPlain) = (0.0, false);
+        StartCorners corners = null!;
         Parallel.Invoke(
             () => largest = StartVerdict.LargestLra(start, factor => Motor(unit, factor)),
-            () => needed = StartVerdict.NeededReduction(start),
+            () => (startsPlain, window) = (StartSimulation.Starts(start with { Remedy = StartRemedy.None }), StartVerdict.Window(start)),
             () =>
             {
                 result = StartVerdict.Of(start, trace: true);
                 alone = StartSimulation.Run(start with { Neighbours = [fan] });
                 atReserve = source.Dc is { } dc ? StartVerdict.Of(start with { Source = source with { Dc = dc with { Soc = design.ReserveSoc } } }) : null;
+                var shed = start with { Neighbours = [.. start.Neighbours.Where(n => !result.Shed.Contains(n.Name))] };
+                corners = StartCorners.Of(shed, survey, design, unit, peakMeasured, timeMeasured);
             });
-        var remedies = StartTrials.Helped(start, design, motor, needed);
+        double? needed = startsPlain ? 0 : window?.Least;
+        var remedies = StartTrials.Helped(start, design, motor, window);
         var stacking = StartTrials.Stacking(start, fan, neighbours);
-        var findings = StartFindings.Of(start, design, result, alone, atReserve, needed, largest, unit, survey).ToList();
+        var findings = StartFindings.Of(start, design, result, alone, atReserve, startsPlain ? null : window, largest, unit, survey, corners).ToList();
         return new StartAssessment
         {
-            Verdict = Say(result, source, findings, design),
+            Verdict = Say(result, source, findings, design, corners),
             Findings = Finding.Ranked(findings),
             Figures = Figures(start, result, motor, largest, source),
             Outcome = result.Outcome,
@@ -218,6 +224,8 @@ public sealed class StartStation : Station<StartAssessment>
             ContinuousW = source.ContinuousW,
             SurgeW = SurgeW(source),
             NeededReduction = needed,
+            Window = window,
+            Corners = corners,
             InverterDriven = false,
         };
     }
@@ -226,14 +234,17 @@ public sealed class StartStation : Station<StartAssessment>
         MotorModel.FromNameplate(unit.SupplyVoltageV, unit.LockedRotorA * factor, unit.RlaA * factor, unit.PowerFactorLockedRotor, unit.PowerFactorRun,
             unit.StartTimeS);
 
-    private static Verdict Say(StartResult result, PowerSource source, List<Finding> findings, StartDesign design)
+    private static Verdict Say(StartResult result, PowerSource source, List<Finding> findings, StartDesign design, StartCorners corners)
     {
         var helped =
             design.Remedy switch { StartRemedy.SoftStarter => " with its soft starter", StartRemedy.HardStartKit => " with its hard-start kit", _ => "" };
         var headline = result.Outcome switch
         {
-            StartOutcome.Starts => Phrase.Of($"Starts on the {Called(source)}{helped}, using {result.SurgeUsed:Fraction} of what it bears."),
-            StartOutcome.StartsOnlyIfShed => Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}."),
+            StartOutcome.Starts => corners.InAll
+                ? Phrase.Of($"Starts on the {Called(source)}{helped}, using {result.SurgeUsed:Fraction} of what it bears.")
+                : Phrase.Of($"Starts on the {Called(source)}{helped} {corners.Words} of what is not known."),
+            StartOutcome.StartsOnlyIfShed => corners.InAll ? Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}.")
+                : Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}, and then {corners.Words} of what is not known."),
             StartOutcome.StartsButCannotRun => Phrase.Of($"Starts, but cannot run on: {result.Cause.Words()} after {result.TripS ?? 0:Seconds}."),
             StartOutcome.Stalls => Phrase.Of($"Stalls: {result.Cause.Words()}."),
             _ => Phrase.Of($"Trips after {result.TripS ?? 0:Milliseconds}: {result.Cause.Words()}."),

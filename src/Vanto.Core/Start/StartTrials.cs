@@ -6,7 +6,7 @@ namespace Vanto.Core.Start;
 /// <summary>Starts tried beside the one asked: with other help, and with what may be on beside the unit.</summary>
 internal static class StartTrials
 {
-    public static List<StartTrial> Helped(StartCase start, StartDesign design, MotorModel motor, double? needed)
+    public static List<StartTrial> Helped(StartCase start, StartDesign design, MotorModel motor, ReductionWindow? window)
     {
         var soft = StartVerdict.ReductionFits(motor, design.Reduction) ? design.Reduction : 0.40;
         StartTrial Helped(string id, Phrase words, StartRemedy remedy, double reduction, DesignEdit edit) =>
@@ -18,9 +18,10 @@ internal static class StartTrials
             Helped("soft", Phrase.Of($"soft starter, {soft:Fraction} less"), StartRemedy.SoftStarter, soft, Softened(design, soft)),
             Helped("kit", Phrase.Of($"hard-start kit"), StartRemedy.HardStartKit, start.Reduction, With(StartRemedy.HardStartKit)),
         };
-        if (needed is { } least and > 0 && Math.Abs(least - soft) > 0.001)
-            trials.Insert(2, Helped("soft-least", Phrase.Of($"soft starter, the least that starts: {least:Fraction} less"), StartRemedy.SoftStarter, least,
-                Softened(design, least)));
+        if (window is { } starts && Math.Abs(starts.Middle - soft) > 0.001)
+            trials.Insert(2, Helped("soft-middle",
+                Phrase.Of($"soft starter, {starts.Middle:Fraction} less: the middle of what starts, {starts.Least:Fraction} to {starts.Most:Fraction}"),
+                StartRemedy.SoftStarter, starts.Middle, Softened(design, starts.Middle)));
         return trials;
     }
 

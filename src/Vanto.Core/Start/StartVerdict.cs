@@ -4,6 +4,13 @@ using Vanto.Core.Supply;
 
 namespace Vanto.Core.Start;
 
+/// <summary>Shares of the locked-rotor current that a soft starter may take away: enough for the source, not too much for the motor.</summary>
+public sealed record ReductionWindow(double Least, double Most)
+{
+    /// <summary>Its middle, in whole hundredths: farthest from both.</summary>
+    public double Middle => Math.Round((Least + Most) / 2, 2);
+}
+
 /// <summary>The verdict on a start: what happens with everything on, what must be shed, what else would start.</summary>
 public static class StartVerdict
 {
@@ -48,26 +55,46 @@ public static class StartVerdict
     }
 
     /// <summary>Smallest soft-starter reduction that starts: 0 without one, null if none from 0.40 to 0.80 does.</summary>
-    public static double? NeededReduction(StartCase start)
-    {
-        if (StartSimulation.Starts(start with { Remedy = StartRemedy.None }))
-            return 0;
-        // A larger reduction lowers the current at every moment, so what starts at one starts at every larger one that fits.
-        var highest = Enumerable.Range(40, 41).LastOrDefault(p => ReductionFits(start.Motor, p / 100.0));
-        if (highest == 0 || !Starts(highest))
-            return null;
-        var (fails, starts) = (39, highest);
-        while (starts - fails > 1)
-        {
-            var middle = (fails + starts) / 2;
-            if (Starts(middle))
-                starts = middle;
-            else
-                fails = middle;
-        }
-        return starts / 100.0;
+    public static double? NeededReduction(StartCase start) =>
+        StartSimulation.Starts(start with { Remedy = StartRemedy.None }) ? 0 : Window(start)?.Least;
 
-        bool Starts(int percent) => StartSimulation.Starts(start with { Remedy = StartRemedy.SoftStarter, Reduction = percent / 100.0 });
+    /// <summary>
+    /// Reductions with which it starts, in whole hundredths from 0.40 to 0.80: below them it is too much for the source, above them too little for the
+    /// motor. Null where none does.
+    /// </summary>
+    public static ReductionWindow? Window(StartCase start)
+    {
+        var highest = Enumerable.Range(40, 41).LastOrDefault(p => ReductionFits(start.Motor, p / 100.0));
+        if (highest == 0)
+            return null;
+        if (start.Starter == SoftStarterModel.Torque && Weak(highest))
+        {
+            // The start takes longer with every hundredth more, so there is one border to what the motor can do.
+            if (Weak(40))
+                return null;
+            highest = Border(40, highest, p => !Weak(p));
+        }
+        var some = Enumerable.Range(0, 11).Select(i => highest - 4 * i).Where(p => p >= 40).Cast<int?>().FirstOrDefault(p => Starts(p!.Value));
+        if (some is not { } found)
+            return null;
+        return new ReductionWindow(Border(found, 39, Starts) / 100.0, Border(found, highest + 1, Starts) / 100.0);
+
+        static int Border(int holds, int fails, Func<int, bool> at)
+        {
+            while (Math.Abs(fails - holds) > 1)
+            {
+                var middle = (fails + holds) / 2;
+                if (at(middle))
+                    holds = middle;
+                else
+                    fails = middle;
+            }
+            return holds;
+        }
+
+        StartCase At(int percent) => start with { Remedy = StartRemedy.SoftStarter, Reduction = percent / 100.0 };
+        bool Weak(int percent) => StartSimulation.Run(At(percent), checkRunning: false).Cause == TripCause.SoftStarterTooWeak;
+        bool Starts(int percent) => StartSimulation.Starts(At(percent));
     }
 
     /// <summary>Smallest continuous battery rating with which it starts and runs, A; null if none to 2000 A.</summary>

@@ -22,6 +22,13 @@ public sealed class BearingCurve
     /// <summary>The points (ratio, seconds).</summary>
     public IReadOnlyList<(double Ratio, double Seconds)> Points { get; }
 
+    /// <summary>The curve with its highest ratio so many times as high, those below in step, and what is borne for good as it was.</summary>
+    public BearingCurve Times(double factor)
+    {
+        var stretched = (factor * _last.Ratio - _first) / (_last.Ratio - _first);
+        return new BearingCurve([.. Points.Select(p => (_first + (p.Ratio - _first) * stretched, p.Seconds))]);
+    }
+
     /// <summary>The curve as it is judged, in points close enough to be joined by straight lines, the shortest time first.</summary>
     /// <param name="shortest">Where the drawing begins, s; what is borne before the shortest time stated is what is borne there.</param>
     public IEnumerable<(double Seconds, double Ratio)> Drawn(double shortest)

@@ -37,6 +37,9 @@ public sealed record PowerSource
     public BreakerFamily Breaker { get; init; }
     public DcSide? Dc { get; init; }
 
+    /// <summary>The same source bearing so many times as much for a short time, where that is not known well; shore's breaker is.</summary>
+    public PowerSource Bearing(double factor) => this with { Curve = Curve?.Times(factor), LimitRatio = LimitRatio * factor };
+
     /// <summary>Continuous current, A.</summary>
     public double ContinuousA => Class == SourceClass.Shore ? BreakerA : ContinuousW / Volts;
 

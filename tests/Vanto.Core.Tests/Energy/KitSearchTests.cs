@@ -382,7 +382,8 @@ public class KitSearchTests
             small.Energy with { StartSoc = 1 }, small.Start.ReserveSoc);
         var day = RigDay.Of(small.Survey, small.Load).Day;
         var inverter = small.Survey.Sources.Inverter.Replaced(result.Inverter!.RatedW);
-        var demand = new DayRun(inputs with { Survey = small.Survey with { Sources = small.Survey.Sources with { Inverter = inverter } } }, day, 300, 3).Demand();
+        var demand = new DayRun(inputs with { Survey = small.Survey with { Sources = small.Survey.Sources with { Inverter = inverter } } }, day, 300,
+            3).Demand();
         var last = demand.Cut(2 * 288, 288);
         foreach (var cell in result.Maps[0].Cells)
         {

@@ -16,6 +16,7 @@ public class SmallestSourceTests
         var volts = unit.SupplyVoltageV < 150 ? 120.0 : 230;
         return new StartCase
         {
+            Starter = SoftStarterModel.Prescribed,
             Motor = StartTests.Motor(id),
             Source = PowerSource.OfInverter(SourceClass.HighFrequencyInverter, volts, 1000),
             Line = new Complex(0.05, 0),
@@ -131,7 +132,11 @@ public class SmallestSourceTests
     [InlineData(StartRemedy.SoftStarter, 125)]
     public void The_bench_finds_the_same_battery_rating(StartRemedy remedy, double amperes)
     {
-        var result = StartCalculators.SmallestBattery(new SmallestBatteryInput { Remedy = remedy });
+        var result = StartCalculators.SmallestBattery(new SmallestBatteryInput
+        {
+            Remedy = remedy,
+            Load = remedy == StartRemedy.None ? StartLoad.Running : StartLoad.FirstSeconds
+        });
         result.Figures.Single().Value!.Value.ShouldBe(amperes, 0.6);
     }
 

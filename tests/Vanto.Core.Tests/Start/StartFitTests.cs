@@ -12,7 +12,7 @@ public class StartFitTests
 {
     private static readonly AcUnit Plate = UnitCatalogue.Find("RT-11-115")!;
 
-    private static MotorModel Motor(double lra, double time) => MotorModel.FromNameplate(115, lra, Plate.RlaA, startTimeS: time);
+    private static MotorModel Motor(double lra, double time) => MotorModel.FromNameplate(115, lra, Plate.RlaA, startTimeS: time, load: StartLoad.Running);
 
     private static readonly StartCase Shore =
         new() { Motor = Motor(Plate.LraA, 0.25), Source = PowerSource.OfShore(120, 30, BreakerFamily.NorthAmerican), Line = new Complex(0.05, 0) };

@@ -27,7 +27,15 @@ public class StartTables
         double? at240)
     {
         var result = StartSimulation.Run(
-            new StartCase { Motor = StartTests.Motor(unit), Source = Stiff(volts), Remedy = remedy, Line = line, SecondsOff = rested }, trace: true,
+            new StartCase
+            {
+                Starter = SoftStarterModel.Prescribed,
+                Motor = StartTests.Motor(unit),
+                Source = Stiff(volts),
+                Remedy = remedy,
+                Line = line,
+                SecondsOff = rested
+            }, trace: true,
             checkRunning: false);
         double At(double seconds) => result.Trace.First(m => m.Seconds >= seconds - 1e-9).CompressorA;
         At(0.100).ShouldBe(at100, 3e-4 * at100);
@@ -39,7 +47,7 @@ public class StartTables
     [Fact]
     public void The_fourth_motor_of_the_sheet()
     {
-        var motor = MotorModel.FromNameplate(115, 68, 13.6);
+        var motor = MotorModel.FromNameplate(115, 68, 13.6, load: StartLoad.Running);
         motor.R1.ShouldBe(0.947059, 2e-4);
         motor.R2.ShouldBe(0.405882, 2e-4);
         motor.X.ShouldBe(1.01471, 2e-4);
@@ -56,8 +64,9 @@ public class StartTables
     [InlineData(0.3, 1.4015, 1.3988)]
     public void First_peak_by_formula_and_by_waveform(double powerFactor, double formula, double waveform)
     {
-        var motor = MotorModel.FromNameplate(115, 63, 12, powerFactor);
-        var result = StartSimulation.Run(new StartCase { Motor = motor, Source = Stiff(115), Line = 0 }, checkRunning: false);
+        var motor = MotorModel.FromNameplate(115, 63, 12, powerFactor, load: StartLoad.Running);
+        var result = StartSimulation.Run(new StartCase { Starter = SoftStarterModel.Prescribed, Motor = motor, Source = Stiff(115), Line = 0 },
+            checkRunning: false);
         (result.PeakA / (Math.Sqrt(2) * result.MaxA)).ShouldBe(formula, 2e-4);
         // i(t) = √2·I·(sin(ωt + α − φ) − sin(α − φ)·e^(−ωt·R/X)), worst over the closing angle α.
         var phi = Math.Acos(powerFactor);
@@ -126,6 +135,7 @@ public class StartTables
             {
                 StartResult Run(StartRemedy remedy) => StartSimulation.Run(new StartCase
                 {
+                    Starter = SoftStarterModel.Prescribed,
                     Motor = StartTests.Motor(unit.Id),
                     Source = Stiff(unit.SupplyVoltageV),
                     Line = new Complex(line, 0),
@@ -153,7 +163,8 @@ public class StartTables
     {
         var result = StartVerdict.Of(new StartCase
         {
-            Motor = MotorModel.FromNameplate(115, 80, 16),
+            Starter = SoftStarterModel.Prescribed,
+            Motor = MotorModel.FromNameplate(115, 80, 16, load: StartLoad.Running),
             Source = PowerSource.OfGenerator(GeneratorKind.Inverter, 120, 1800, 2200),
             Remedy = StartRemedy.SoftStarter,
             Reduction = reduction,
@@ -171,7 +182,8 @@ public class StartTables
         // One motor of LRA 103 A and RLA 19.6 A with both fans on a transformer inverter of 3,000 W; common practice, no published source.
         var result = StartVerdict.Of(new StartCase
         {
-            Motor = MotorModel.FromNameplate(115, 103, 19.6),
+            Starter = SoftStarterModel.Prescribed,
+            Motor = MotorModel.FromNameplate(115, 103, 19.6, load: StartLoad.Running),
             Source = PowerSource.OfInverter(SourceClass.TransformerInverter, 120, 3000),
             Line = 0.05,
             Neighbours = [new NeighbourLoad("fan", 130, 0.85, false), new NeighbourLoad("fan", 110, 0.85, false)],

@@ -13,7 +13,7 @@ public class StartTests
     internal static MotorModel Motor(string id, double factor = 1)
     {
         var u = UnitCatalogue.Find(id)!;
-        return MotorModel.FromNameplate(u.SupplyVoltageV, u.LraA * factor, u.RlaA * factor);
+        return MotorModel.FromNameplate(u.SupplyVoltageV, u.LraA * factor, u.RlaA * factor, load: StartLoad.Running);
     }
 
     [Theory]
@@ -22,7 +22,7 @@ public class StartTests
     [InlineData(230, 20, 3.6, 6.44, 2.76, 6.9, 2.30514, 0.952976, 723.749, 183.936)]
     public void Motor_from_its_plate(double v, double lra, double rla, double r1, double r2, double x, double b, double n, double torque, double inertia)
     {
-        var motor = MotorModel.FromNameplate(v, lra, rla);
+        var motor = MotorModel.FromNameplate(v, lra, rla, load: StartLoad.Running);
         motor.R1.ShouldBe(r1, r1 * 2e-4);
         motor.R2.ShouldBe(r2, r2 * 2e-4);
         motor.X.ShouldBe(x, x * 2e-4);
@@ -42,7 +42,15 @@ public class StartTests
     [InlineData(StartRemedy.HardStartKit, 0, 90, 176.5, 63, 115, 488.9)]
     public void Start_on_a_stiff_supply(StartRemedy remedy, double line, double off, double ms, double amps, double volts, double i2t)
     {
-        var result = StartSimulation.Run(new StartCase { Motor = Motor("RT-13-115"), Source = Stiff(115), Remedy = remedy, Line = line, SecondsOff = off },
+        var result = StartSimulation.Run(new StartCase
+        {
+            Starter = SoftStarterModel.Prescribed,
+            Motor = Motor("RT-13-115"),
+            Source = Stiff(115),
+            Remedy = remedy,
+            Line = line,
+            SecondsOff = off
+        },
             checkRunning: false);
         result.Outcome.ShouldBe(StartOutcome.Starts);
         (result.StartS!.Value * 1000).ShouldBe(ms, 1);
@@ -54,7 +62,14 @@ public class StartTests
     [Fact]
     public void A_restart_against_pressure_stalls()
     {
-        var result = StartSimulation.Run(new StartCase { Motor = Motor("RT-13-115"), Source = Stiff(115), Line = 0, SecondsOff = 90 });
+        var result = StartSimulation.Run(new StartCase
+        {
+            Starter = SoftStarterModel.Prescribed,
+            Motor = Motor("RT-13-115"),
+            Source = Stiff(115),
+            Line = 0,
+            SecondsOff = 90
+        });
         result.Outcome.ShouldBe(StartOutcome.Stalls);
         result.I2T.ShouldBe(7938, 1);
     }
@@ -146,6 +161,7 @@ public class StartTests
         var unit = UnitCatalogue.Find(id)!;
         double Smallest(StartRemedy remedy) => new[] { 1000.0, 1500, 2000, 2500, 3000, 3500, 4000, 5000 }.First(w => StartSimulation.Run(new StartCase
         {
+            Starter = SoftStarterModel.Prescribed,
             Motor = Motor(id),
             Source = PowerSource.OfInverter(SourceClass.HighFrequencyInverter, unit.SupplyVoltageV < 150 ? 120 : 230, w),
             Remedy = remedy,
@@ -179,7 +195,13 @@ public class StartTests
     {
         foreach (var id in UnitCatalogue.All.Where(u => u.SingleSpeed).Select(u => u.Id))
         {
-            var plain = new StartCase { Motor = Motor(id), Source = Stiff(UnitCatalogue.Find(id)!.SupplyVoltageV), Line = 0 };
+            var plain = new StartCase
+            {
+                Starter = SoftStarterModel.Prescribed,
+                Motor = Motor(id),
+                Source = Stiff(UnitCatalogue.Find(id)!.SupplyVoltageV),
+                Line = 0
+            };
             var direct = StartSimulation.Run(plain, checkRunning: false);
             StartSimulation.Run(plain with { Remedy = StartRemedy.SoftStarter }, checkRunning: false).PeakA.ShouldBeLessThan(direct.PeakA);
             StartSimulation.Run(plain with { Remedy = StartRemedy.HardStartKit }, checkRunning: false).StartS!.Value.ShouldBeLessThanOrEqualTo(
@@ -190,12 +212,13 @@ public class StartTests
 
     [Fact]
     public void A_plate_whose_currents_do_not_belong_together_is_refused() =>
-        Should.Throw<Vanto.Core.Findings.InputException>(() => MotorModel.FromNameplate(115, 20, 12)).Message.ShouldContain(
+        Should.Throw<Vanto.Core.Findings.InputException>(() => MotorModel.FromNameplate(115, 20, 12, load: StartLoad.Running)).Message.ShouldContain(
             "must be at least 2.5 × RLA (30.0 A)");
 
     private static PowerSource Stiff(double volts) => PowerSource.OfInverter(SourceClass.TransformerInverter, volts, 1e6);
 
-    private static StartCase Plain(PowerSource source) => new() { Motor = Motor("RT-13-115"), Source = source, Neighbours = [Fan] };
+    private static StartCase Plain(PowerSource source) =>
+        new() { Starter = SoftStarterModel.Prescribed, Motor = Motor("RT-13-115"), Source = source, Neighbours = [Fan] };
 
     private static PowerSource Generator(double rated, double most) => PowerSource.OfGenerator(GeneratorKind.Inverter, 120, rated, most);
 

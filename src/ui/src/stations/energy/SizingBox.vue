@@ -257,8 +257,8 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
         }}, {{ result.inverter.cost.toFixed(0) }} €: the cheapest that carries the most drawn and starts the unit at the reserve.
       </p>
       <p v-if="result.lastsTheYear" class="lasts" data-lasts>
-        The smallest found that also holds the year but for two weeks: <b>{{ nameOf(result.lastsTheYear) }}</b
-        >, {{ result.lastsTheYear.kit.cost.toFixed(0) }} €, {{ result.lastsTheYear.year!.weeksHeld }} of
+        The smallest found that also holds the year but for two weeks: <b>{{ nameOf(result.lastsTheYear) }}</b>,
+        {{ result.lastsTheYear.kit.cost.toFixed(0) }} €, {{ result.lastsTheYear.year!.weeksHeld }} of
         {{ result.lastsTheYear.year!.weeks }} weeks.
         <button type="button" class="plain way" @click="take(result.lastsTheYear.changes)">adopt it</button>
       </p>
@@ -299,8 +299,9 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             <td class="soft">{{ say(p.breaksFirst) }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
             <td v-if="result.yearAsked">
               <template v-if="p.year">
-                <b :class="{ 'severity-stop': p.year.darkDay !== null }">{{ p.year.weeksHeld }} of {{ p.year.weeks }}</b>
-                <span class="soft"> {{ yearOf(p.year) }}</span>
+                <b :class="{ 'severity-stop': p.year.darkDay !== null }">{{ p.year.weeksHeld }} of {{ p.year.weeks }}</b
+                ><br />
+                <span class="soft">{{ yearOf(p.year) }}</span>
               </template>
             </td>
             <td>

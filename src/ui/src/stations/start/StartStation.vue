@@ -12,6 +12,7 @@ import { axis, inks, lettering, tip, tipText } from '../../parts/chart';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import StationLayout from '../StationLayout.vue';
+import SoftWindow from './SoftWindow.vue';
 import StudyBox from './StudyBox.vue';
 
 const rig = useRig();
@@ -219,6 +220,13 @@ function reduce(event: Event): void {
         :height="352"
         label="Current in the first second of the start against what the source bears"
       />
+      <p v-if="start.corners" class="corners" data-corners>
+        <span class="dots" aria-hidden="true"
+          ><i v-for="n in start.corners.cases" :key="n" :class="n <= start.corners.starts ? 'yes' : 'no'"
+        /></span>
+        Over what is not known of this unit and source it starts <b>{{ say(start.corners.words) }}</b>. {{ say(start.corners.settles) }}
+      </p>
+      <SoftWindow v-if="start.window" :window="start.window" :chosen="soft ? rig.design!.start.reduction : null" />
       <div v-if="start.remedies.length" class="pair">
         <section>
           <h2>Helped by</h2>
@@ -254,6 +262,25 @@ function reduce(event: Event): void {
 </template>
 
 <style scoped>
+.corners {
+  margin: 8px 0 12px;
+}
+.dots {
+  display: inline-flex;
+  gap: 4px;
+  margin-right: 8px;
+  vertical-align: -1px;
+}
+.dots i {
+  width: 12px;
+  height: 12px;
+  border-radius: 50%;
+  border: 2px solid var(--ink);
+}
+.dots .yes {
+  background: var(--pass);
+  border-color: var(--pass);
+}
 .pair {
   display: grid;
   grid-template-columns: 1fr 1fr;
