@@ -23,6 +23,9 @@ public sealed class EnergySimulation
     private const double LowestWetBulbC = 5;
     private const int StepsBetweenLooks = 1024;
 
+    /// <summary>A unit without power stands still as well, and is counted as such.</summary>
+    private static readonly OperatingResult Dark = new(RunMode.Standby, 0, 0, 0, 0);
+
     private readonly EnergyCase _case;
     private readonly IEnergyCabin? _cabin;
     private readonly EnergyResult _result;
@@ -188,7 +191,7 @@ public sealed class EnergySimulation
                 beside + (sourceLimit == 0 ? continuous - now.AcLoadW : c.Assist ? sourceLimit + continuous - now.AcLoadW : sourceLimit - now.AcLoadW));
         }
         if (pass == 2)
-            (now.Air, now.SensibleShare, now.WetKgS, now.CompressorOn) = (default, 1, 0, false);
+            (now.Air, now.SensibleShare, now.WetKgS, now.CompressorOn) = (Dark, 1, 0, false);
         else
             Aircon(k, pass == 0 && enabled && !(_airLocked && sourceLimit == 0), set, cap);
         now.AirconW = now.Air.PowerW;
@@ -254,7 +257,7 @@ public sealed class EnergySimulation
     /// <summary>Nothing flows but what the sun would give, which is left out.</summary>
     private bool Empty()
     {
-        _now = new Flows { SensibleShare = 1 };
+        _now = new Flows { SensibleShare = 1, Air = Dark };
         return true;
     }
 

@@ -255,7 +255,8 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         {
             Survey = survey,
             Energy = edit.Apply(inputs.Energy),
-            Day = ReferenceEquals(survey.Windows, inputs.Survey.Windows) ? inputs.Day : null
+            Day = ReferenceEquals(survey.Windows, inputs.Survey.Windows) && (survey.Sources.Modules.Count == inputs.Survey.Sources.Modules.Count
+                || !survey.Sources.Modules.ShadesRoof) ? inputs.Day : null,
         };
     }
 

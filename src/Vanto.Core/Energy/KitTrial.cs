@@ -1,3 +1,4 @@
+using Vanto.Core.Load;
 using Vanto.Core.Supply;
 
 namespace Vanto.Core.Energy;
@@ -18,13 +19,22 @@ internal sealed record SizingDemand(SizingDays Days, EnergyCase Case, double War
     /// <summary>True where the unit, fed with all it wants, does not hold the window.</summary>
     public bool UnitLimited => WarmHours > SlackHours;
 
-    /// <summary>Runs the days with all the supply asked for.</summary>
+    /// <summary>Runs the days with all the supply asked for; of several days the most that is drawn at each step.</summary>
     /// <param name="inputs">The rig; its aim decides the window.</param>
     /// <param name="days">The days.</param>
     public static SizingDemand Of(EnergyInputs inputs, SizingDays days)
     {
+        var all = days.Days.Select(day => Of(inputs, days, day)).ToList();
+        var most = all[0].Case.AirconW!;
+        foreach (var other in all.Skip(1))
+            most = [.. most.Zip(other.Case.AirconW!, Math.Max)];
+        return new SizingDemand(days, all[0].Case with { AirconW = most }, all.Max(d => d.WarmHours), all.Max(d => d.WarmestC));
+    }
+
+    private static SizingDemand Of(EnergyInputs inputs, SizingDays days, RigDay day)
+    {
         var repeated = days.Begin == DaysBegin.Repeated;
-        var run = new DayRun(inputs with { Day = days.Day }, days.Day, RigDayStepS, repeated ? Before + 1 : days.Count);
+        var run = new DayRun(inputs with { Day = day }, day, RigDay.StepS, repeated ? Before + 1 : days.Count);
         var (demand, free, hours) = run.Free();
         var first = repeated ? demand.Steps / (Before + 1) * Before : 0;
         var window = new AimWindow(inputs, demand);
@@ -38,8 +48,6 @@ internal sealed record SizingDemand(SizingDays Days, EnergyCase Case, double War
         }
         return new SizingDemand(days, (first == 0 ? demand : demand.Cut(first, demand.Steps - first)) with { Recorded = false }, warm, warmest);
     }
-
-    private const int RigDayStepS = Load.RigDay.StepS;
 }
 
 /// <summary>How a kit stands one row of days.</summary>

@@ -1,5 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Load;
+using Vanto.Core.Survey;
 
 namespace Vanto.Core.Energy;
 
@@ -21,10 +22,13 @@ internal enum DaysBegin
 /// <param name="Words">In words.</param>
 /// <param name="Count">How many.</param>
 /// <param name="Begin">With what charge they begin.</param>
-/// <param name="Day">The rig's day that repeats.</param>
+/// <param name="Days">
+/// The rig's day that repeats; where modules lie over its roof, with none and with the most tried, since they shade it by day and keep it from the sky by
+/// night: a kit must hold with as many as it has.
+/// </param>
 /// <param name="Aged">With an aged bank.</param>
 /// <param name="Sunless">The modules give nothing.</param>
-internal sealed record SizingDays(string Id, Phrase Words, int Count, DaysBegin Begin, RigDay Day, bool Aged, bool Sunless)
+internal sealed record SizingDays(string Id, Phrase Words, int Count, DaysBegin Begin, IReadOnlyList<RigDay> Days, bool Aged, bool Sunless)
 {
     private const double HotterK = 3;
     private const double CloudySun = 0.35;
@@ -35,16 +39,19 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, DaysBegin 
     public static List<SizingDays> Of(EnergyInputs inputs)
     {
         var sizing = inputs.Energy.Sizing;
-        var day = inputs.Day ?? RigDay.Of(inputs.Survey, inputs.Load).Day;
-        RigDay Hotter()
+        var shades = inputs.Survey.Sources.Modules.ShadesRoof;
+        RigDay Hotter(SurveyDesign survey) => RigDay.Of(survey with
         {
-            var place = inputs.Survey.Place;
-            return RigDay.Of(inputs.Survey with { Place = place with { DryBulbC = place.DryBulbC + HotterK, NightLowC = place.NightLowC + HotterK } },
-                inputs.Load).Day;
-        }
+            Place = survey.Place with { DryBulbC = survey.Place.DryBulbC + HotterK, NightLowC = survey.Place.NightLowC + HotterK },
+        }, inputs.Load).Day;
+        var roofs = shades
+            ? new[] { 0, Math.Max(1, sizing.MostModules) }.Select(count => inputs.Survey.WithModules(m => m with { Count = count })).ToList()
+            : [inputs.Survey];
+        List<RigDay> day = [.. roofs.Select(survey => (shades ? null : inputs.Day) ?? RigDay.Of(survey, inputs.Load).Day)];
         List<SizingDays> list = [.. Asked(sizing).Select(
             a => new SizingDays(a.Id, a.Words, a.Count, Beginning(sizing, a.Id),
-                a.Id switch { "hot" => Hotter(), "cloudy" => day.UnderCloud(CloudySun), _ => day }, false, a.Id == "dark"))];
+                a.Id switch { "hot" => [.. roofs.Select(Hotter)], "cloudy" => [.. day.Select(d => d.UnderCloud(CloudySun))], _ => day }, false,
+                a.Id == "dark"))];
         return sizing.Aged ? [.. list.SelectMany(s => new[] { s, s with { Id = s.Id + "-aged", Words = Phrase.Of($"{s.Words}{Aging}"), Aged = true } })] : list;
     }
 
@@ -77,14 +84,14 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, DaysBegin 
             ? ("design", Phrase.Of($"{(count == 1 ? "the design night" : $"{count} design nights")} from a full bank, then recharged"), count)
             : ("design", Phrase.Of($"the design day, day after day"), 1);
         if (sizing.HotDays)
-            yield return ("hot", Phrase.Of($"{Days(count)} {HotterK:TemperatureDifference} hotter"), count);
+            yield return ("hot", Phrase.Of($"{InDays(count)} {HotterK:TemperatureDifference} hotter"), count);
         if (sizing.CloudyDays)
-            yield return ("cloudy", Phrase.Of($"{Days(count)} with {CloudySun:Fraction} of the sun"), count);
+            yield return ("cloudy", Phrase.Of($"{InDays(count)} with {CloudySun:Fraction} of the sun"), count);
         if (sizing.DarkDays > 0)
-            yield return ("dark", Phrase.Of($"{Days(sizing.DarkDays)} without sun on the modules"), sizing.DarkDays);
+            yield return ("dark", Phrase.Of($"{InDays(sizing.DarkDays)} without sun on the modules"), sizing.DarkDays);
     }
 
-    private static string Days(int count) => count == 1 ? "a day" : $"{count} days";
+    private static string InDays(int count) => count == 1 ? "a day" : $"{count} days";
 }
 
 /// <summary>What holds in all days asked: by generator, set-point, modules and batteries.</summary>

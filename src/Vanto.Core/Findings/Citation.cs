@@ -36,6 +36,10 @@ public static class Citations
     public static readonly Citation People = new(nameof(People), CitationKind.FromMemory, "ASHRAE Fundamentals 2017, ch. 18, table 1, rounded");
     public static readonly Citation HeatBalance = new(nameof(HeatBalance), CitationKind.Definition,
         "Heat balance of one air node, the skin in layers and one contents mass, solved implicitly step by step");
+    public static readonly Citation StillAir = new(nameof(StillAir), CitationKind.CommonPractice,
+        "Still air inside: convection of 1.5 to 3.5 W/m²K, radiation among the surfaces apart from it; common practice, no published source");
+    public static readonly Citation Ground = new(nameof(Ground), CitationKind.CommonPractice,
+        "Warmth of the ground in the sun and in a rig's shade: asphalt near 65 °C, sand near 60 °C, grass hardly above the air; common practice");
     public static readonly Citation ZoneMethod = new(nameof(ZoneMethod), CitationKind.CommonPractice, "Ribs and studs as extra conductance in parallel");
     public static readonly Citation Trade = new(nameof(Trade), CitationKind.CommonPractice, "Common practice, no published source");
     public static readonly Citation CapacityBand = new(nameof(CapacityBand), CitationKind.FromMemory, "ACCA Manual S (2014): limits of capacity against load");

@@ -45,6 +45,8 @@ public enum FindingCode
     [Judged("load", "load.glass", Severity.Caution)] LoadGlass,
     [Judged("load", "shade.parking", Severity.Note)] ShadeParking,
     [Judged("load", "skin.condense", Severity.Caution)] SkinCondense,
+    [Judged("load", "roof.modules", Severity.Note)] RoofModules,
+    [Judged("load", "attic.hot", Severity.Note)] AtticHot,
 
     [Judged("unit", "air.damp", Severity.Note, Severity.Caution)] AirDamp,
     [Judged("unit", "air.quiet-evening", Severity.Note)] AirQuietEvening,

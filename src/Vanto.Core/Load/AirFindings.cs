@@ -7,6 +7,9 @@ namespace Vanto.Core.Load;
 /// <summary>Findings on air to breathe and to burn, on those left alone in the heat, on damp walls in winter and on shade.</summary>
 internal static class AirFindings
 {
+    /// <summary>Air up to which animals are kept from harm for a while; common practice.</summary>
+    public const double SafeC = 32;
+
     public static IEnumerable<Finding> Of(SurveyDesign survey, LoadDesign design, SpaceDescription space, HeldAirLoad held, LoadDay day, SoakView soak)
     {
         var freshLs = 1000 * (space.AirChangesPerHour * space.VolumeM3 / 3600 + space.FreshAirM3s);
@@ -15,11 +18,12 @@ internal static class AirFindings
             yield return starved;
         if (AirExchange.JudgeBreath(Breath(survey, freshLs), freshLs / 1000) is { } stuffy)
             yield return stuffy;
-        var at32 = soak.Hold.First(h => h.LimitC == 32).Minutes;
+        var at32 = soak.Hold.First(h => h.LimitC == SafeC).Minutes;
         if (survey.Occupants.Any(o => o.Alone) && at32 is < 60
             && !(survey.Sources.Generator is { Fitted: true, AutoStart: true } || survey.Sources.Shore.PluggedIn))
             yield return Finding.Of(FindingCode.HoldAnimal, Severity.Stop,
-                $"Left alone, whoever is inside has {at32 ?? 0:Count} minutes until 32 °C once the unit stops, and there is no second source of power.");
+                $"Left alone, whoever is inside can count on {at32 ?? 0:Count} minutes until {SafeC:Temperature} once the unit stops, and there is no second "
+                    + $"source of power.");
         if (survey.Shades.Count > 0)
         {
             var bare = held.Solve(space with { Shades = [] }).PeakW;

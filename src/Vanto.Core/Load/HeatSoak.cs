@@ -26,10 +26,13 @@ public sealed class HeatSoak
     private readonly ThermalSpace[] _soaked;
 
     /// <summary>Lets the closed-up space float through its design day, nobody in and nothing on, until the days repeat.</summary>
-    public HeatSoak(SpaceDescription space, WeatherMoment[] day) : this(space, SpaceDrivers.Build(space, day)) { }
+    /// <param name="space">The space.</param>
+    /// <param name="day">Its design day.</param>
+    /// <param name="films">How its surfaces exchange heat with the air.</param>
+    public HeatSoak(SpaceDescription space, WeatherMoment[] day, Films films = Films.Apart) : this(space, SpaceDrivers.Build(space, day), films) { }
 
     /// <summary>The same from drivers prepared already.</summary>
-    public HeatSoak(SpaceDescription space, SpaceDrivers drivers)
+    public HeatSoak(SpaceDescription space, SpaceDrivers drivers, Films films = Films.Apart)
     {
         _space = space;
         _drivers = drivers;
@@ -37,13 +40,16 @@ public sealed class HeatSoak
         var model = new ThermalSpace(space);
         model.Prepare(_stepS);
         model.Rest(drivers, null, sunOnly: true);
+        var free = new FreeFloat(space);
+        free.Prepare(_stepS);
+        free.CopyStateFrom(model);
         var settled = false;
         for (var repeat = 0; repeat < MostDays && !settled; repeat++)
         {
-            var before = model.MassC;
+            var before = films == Films.Apart ? free.MassC : model.MassC;
             for (var k = 0; k < drivers.Steps; k++)
-                Float(model, k, GainShares.SunConvective * _drivers.GlassSunW[k], GainShares.SunRadiant * _drivers.GlassSunW[k]);
-            settled = Math.Abs(model.MassC - before) <= SettledK;
+                Float(k);
+            settled = Math.Abs((films == Films.Apart ? free.MassC : model.MassC) - before) <= SettledK;
         }
         AirC = new double[drivers.Steps];
         _soaked = new ThermalSpace[24];
@@ -51,11 +57,26 @@ public sealed class HeatSoak
         {
             if (k % (drivers.Steps / 24) == 0)
             {
-                _soaked[k * 24 / drivers.Steps] = new ThermalSpace(space);
-                _soaked[k * 24 / drivers.Steps].CopyStateFrom(model);
+                var soaked = _soaked[k * 24 / drivers.Steps] = new ThermalSpace(space);
+                if (films == Films.Apart)
+                    free.CopyStateTo(soaked);
+                else
+                    soaked.CopyStateFrom(model);
             }
-            Float(model, k, GainShares.SunConvective * _drivers.GlassSunW[k], GainShares.SunRadiant * _drivers.GlassSunW[k]);
-            AirC[k] = model.AirC;
+            Float(k);
+            AirC[k] = films == Films.Apart ? free.AirC : model.AirC;
+        }
+
+        void Float(int k)
+        {
+            var (convective, radiant) = (GainShares.SunConvective * drivers.GlassSunW[k], GainShares.SunRadiant * drivers.GlassSunW[k]);
+            if (films == Films.Apart)
+            {
+                free.Step(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+                return;
+            }
+            model.Begin(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+            model.End(model.HubB / model.HubA);
         }
     }
 
@@ -116,7 +137,9 @@ public sealed class HeatSoak
     /// <param name="settled">State at midnight of the held day.</param>
     /// <param name="fromHour">Hour at which the unit stops.</param>
     /// <param name="limitsC">Temperatures asked.</param>
-    public static double?[] HoldTime(SpaceDescription space, SpaceDrivers drivers, ThermalSpace settled, int fromHour, params double[] limitsC)
+    /// <param name="convectionWm2K">Convection inside, the fan off; null takes one film to the air for convection and radiation together.</param>
+    public static double?[] HoldTime(SpaceDescription space, SpaceDrivers drivers, ThermalSpace settled, int fromHour, IReadOnlyList<double> limitsC,
+        double? convectionWm2K)
     {
         const int step = 60;
         var stepS = 86400 / drivers.Steps;
@@ -133,18 +156,43 @@ public sealed class HeatSoak
         var model = new ThermalSpace(space);
         model.Prepare(step);
         model.CopyStateFrom(held);
-        var reached = new double?[limitsC.Length];
+        var free = new FreeFloat(space, convectionWm2K ?? FreeFloat.StillAirWm2K);
+        free.Prepare(step);
+        free.CopyStateFrom(held);
+        var reached = new double?[limitsC.Count];
         for (var minute = 0; minute < HoldLimitMinutes && reached.Any(r => r is null); minute++)
         {
             var k = (first + minute * step / stepS) % drivers.Steps;
             var (convective, radiant) = drivers.GainSplit(k);
-            model.Begin(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
-            model.End(model.HubB / model.HubA);
-            for (var i = 0; i < limitsC.Length; i++)
-                if (reached[i] is null && model.AirC >= limitsC[i])
+            if (convectionWm2K is not null)
+            {
+                free.Step(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+            }
+            else
+            {
+                model.Begin(drivers.At(k), drivers.OutdoorC[k], convective, radiant);
+                model.End(model.HubB / model.HubA);
+            }
+            var air = convectionWm2K is null ? model.AirC : free.AirC;
+            for (var i = 0; i < reached.Length; i++)
+                if (reached[i] is null && air >= limitsC[i])
                     reached[i] = minute + 1;
         }
         return reached;
+    }
+
+    /// <summary>The least and the longest minutes over what convection with the fan off may be; the least is what animals and people depend on.</summary>
+    /// <param name="space">The space.</param>
+    /// <param name="drivers">Its design day.</param>
+    /// <param name="settled">State at midnight of the held day.</param>
+    /// <param name="fromHour">Hour at which the unit stops.</param>
+    /// <param name="limitsC">Temperatures asked.</param>
+    public static IReadOnlyList<HoldMinutes> SafeTimes(SpaceDescription space, SpaceDrivers drivers, ThermalSpace settled, int fromHour,
+        params double[] limitsC)
+    {
+        double[] tried = [FreeFloat.LeastConvection, FreeFloat.StillAirWm2K, FreeFloat.MostConvection];
+        var runs = tried.Select(h => HoldTime(space, drivers, settled, fromHour, limitsC, h)).ToList();
+        return [.. limitsC.Select((limit, i) => new HoldMinutes(limit, runs.Min(r => r[i]), runs.Any(r => r[i] is null) ? null : runs.Max(r => r[i])))];
     }
 
     /// <summary>Peak air of a design day with limited sensible cooling, its hour, and hours above the set-point by half a kelvin.</summary>
@@ -183,11 +231,5 @@ public sealed class HeatSoak
             // Between set-points the load may be negative: it is held, as the design day holds it.
             model.End((model.HubB - Math.Min(wanted, sensibleW(drivers.OutdoorC[k]))) / model.HubA);
         }
-    }
-
-    private void Float(ThermalSpace model, int k, double convectiveW, double radiantW)
-    {
-        model.Begin(_drivers.At(k), _drivers.OutdoorC[k], convectiveW, radiantW);
-        model.End(model.HubB / model.HubA);
     }
 }

@@ -87,6 +87,7 @@ public record BoxInput : DesignPart
 public sealed record HoldTimeInput : BoxInput
 {
     [Field(Count, 0, 23, Label = "The unit stops at hour")] public int Hour { get; init; } = 15;
+    [Ask("Films inside")] public Films Films { get; init; }
 }
 
 /// <summary>Inputs of <see cref="LoadCalculators.PeakIndoor"/>.</summary>
@@ -244,13 +245,18 @@ public static class LoadCalculators
         var space = i.Space();
         var drivers = SpaceDrivers.Build(space, DesignDay.Steps(space.Weather, StepS));
         double[] limits = [28, 30, 32, 35];
-        var minutes = HeatSoak.HoldTime(space, drivers, DesignCoolingLoad.Solve(space, drivers).Settled, i.Hour, limits);
+        var settled = DesignCoolingLoad.Solve(space, drivers).Settled;
+        var minutes = i.Films == Films.Apart
+            ? HeatSoak.SafeTimes(space, drivers, settled, i.Hour, limits)
+            : [.. limits.Zip(HeatSoak.HoldTime(space, drivers, settled, i.Hour, limits, null), (l, m) => new HoldMinutes(l, m, m))];
         var result = new ResultBuilder();
-        result.Working.Given("T_0", "held at", space.SetpointC, "°C", Citations.HeatBalance).Step("t", "60 s steps from the held day", $"from {i.Hour} h",
-            minutes[0] ?? HeatSoak.HoldLimitMinutes, "min", Citations.HeatBalance);
-        for (var k = 0; k < limits.Length; k++)
-            result.Words($"{limits[k]} °C", FormattableString.Invariant($"until {limits[k]} °C"),
-                minutes[k] is { } m ? FormattableString.Invariant($"{m:0} min") : "not within 12 h");
+        result.Working.Given("T_0", "held at", space.SetpointC, "°C", Citations.HeatBalance)
+            .Given("h_c", "convection inside, fan off: least of 1.5 to 3.5", FreeFloat.StillAirWm2K, "W/m²K", Citations.StillAir)
+            .Step("t", "60 s steps from the held day", $"from {i.Hour} h", minutes[0].Minutes ?? HeatSoak.HoldLimitMinutes, "min", Citations.HeatBalance);
+        foreach (var hold in minutes)
+            result.Words($"{hold.LimitC} °C", FormattableString.Invariant($"until {hold.LimitC} °C"),
+                hold.Minutes is not { } m ? "not within 12 h" : hold.Longest == m ? FormattableString.Invariant($"{m:0} min")
+                : FormattableString.Invariant($"{m:0} min, at best {(hold.Longest is { } l ? $"{l:0} min" : "more than 12 h")}"));
         return result.Done();
     }
 

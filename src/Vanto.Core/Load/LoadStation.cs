@@ -81,7 +81,10 @@ public sealed record SoakView(double[] AirC, double PeakC, double PeakHour, IRea
 }
 
 /// <summary>Minutes until a temperature is reached; empty where it is not within twelve hours.</summary>
-public sealed record HoldMinutes(double LimitC, double? Minutes);
+/// <param name="LimitC">The temperature.</param>
+/// <param name="Minutes">The least over what convection with the fan off may be; this is judged.</param>
+/// <param name="Longest">The longest over the same.</param>
+public sealed record HoldMinutes(double LimitC, double? Minutes, double? Longest);
 
 /// <summary>Result of the Load station. Hour arrays: index 0 is 00 to 01.</summary>
 public sealed record LoadAssessment : IStationResult
@@ -194,7 +197,8 @@ public sealed class LoadStation : Station<LoadAssessment>
             survey.Climate.WinterWindMs);
         var soaked = new HeatSoak(space, rigDay.Drivers);
         var soak = Soak(rigDay, soaked, day.PeakHour);
-        var findings = Findings(survey, space, day, rose, measures).Concat(AirFindings.Of(survey, design, space, held, day, soak)).ToList();
+        var findings = Findings(survey, space, day, rose, measures).Concat(AirFindings.Of(survey, design, space, held, day, soak))
+            .Concat(SkinFindings.Of(rigDay, held, day)).ToList();
         var peak = day.PeakHour;
         return new LoadAssessment
         {
@@ -224,6 +228,19 @@ public sealed class LoadStation : Station<LoadAssessment>
         };
     }
 
+    /// <summary>Minutes that animals and people can count on; none where it stays below for twelve hours.</summary>
+    private static IEnumerable<Figure> Hold(SoakView soak)
+    {
+        if (soak.Hold.First(h => h.LimitC == AirFindings.SafeC) is not { Minutes: { } least } hold)
+            yield break;
+        yield return new Figure($"Minutes to {AirFindings.SafeC:0} °C without power", least, QuantityKind.Count, Working.Start()
+            .Given("h_c", "convection inside, fan off, least and most", FreeFloat.LeastConvection, "W/m²K", Citations.StillAir)
+            .Given("", "and", FreeFloat.MostConvection, "W/m²K", Citations.StillAir)
+            .Step("t", "60 s steps from the held day, convection and radiation apart; the least of the range",
+                hold.Longest is { } longest ? (FormattableString)$"{least:0} to {longest:0} min" : $"{least:0} min or more", least, "min",
+                    Citations.HeatBalance).Done());
+    }
+
     private static double Night(LoadDay day) => Enumerable.Range(0, 24).Where(h => h >= 21 || h < 7).Sum(h => Math.Max(0, day.Total(h)));
 
     private static double[] Rounded(double[] watts) => Array.ConvertAll(watts, w => Math.Round(w, 2));
@@ -231,10 +248,10 @@ public sealed class LoadStation : Station<LoadAssessment>
     private static SoakView Soak(RigDay day, HeatSoak soaked, int peakHour)
     {
         double[] limits = [28, 30, 32, 35];
-        var minutes = HeatSoak.HoldTime(day.Space, day.Drivers, day.Settled, peakHour, limits);
+        var minutes = HeatSoak.SafeTimes(day.Space, day.Drivers, day.Settled, peakHour, limits);
         var halfHours = soaked.AirC.Length / 48;
         return new SoakView([.. Enumerable.Range(0, 48).Select(i => Math.Round(soaked.AirC[(i + 1) * halfHours - 1], 2))], soaked.Peak.AirC, soaked.Peak.Hour,
-            [.. limits.Zip(minutes, (l, m) => new HoldMinutes(l, m))]);
+            minutes);
     }
 
     private static List<SpaceLoad> Spaces(SurveyDesign survey, LoadDesign design, HeldAirLoad held) =>
@@ -311,6 +328,11 @@ public sealed class LoadStation : Station<LoadAssessment>
             .Given("t_o", "outdoor air in that hour", DesignDay.AirC(space.Weather, peak + 0.5), "°C", Citations.DesignDay)
             .Given("t_i", "held inside", space.SetpointC, "°C", Citations.HeatBalance)
             .Given("ΣUA", "skin, glass and ribs", skin, "W/K", Citations.Films)
+            .Given("ρ", "sun that the ground throws back", space.Weather.Albedo, "", Citations.Ground)
+            .Given("k", "ground beside it over the air, for each W/m² of sun", space.GroundHeatKPerWm2, "K·m²/W", Citations.Ground)
+            .Given("k_s", "and in its own shade, under it", space.RoadHeatKPerWm2, "K·m²/W", Citations.Ground)
+            .Given("h_i", "inside, convection and radiation as one film to the air: 7 to 10 % on the safe side", 1 / Layers.InsideFilmCooling(90), "W/m²K",
+                Citations.Films)
             .Step("ṁ", "ρ·ACH·V/3600", $"{space.AirDensity:0.####} × {space.AirChangesPerHour} × {space.VolumeM3:0.##}/3600", space.InfiltrationKgS, "kg/s",
                 Citations.HeatBalance);
         foreach (var cause in Enum.GetValues<Cause>())
@@ -336,6 +358,7 @@ public sealed class LoadStation : Station<LoadAssessment>
             new Figure("Closed up it reaches", soak.PeakC, QuantityKind.Temperature, Working.Start().Step("T",
                 "the day repeated with nobody in, nothing on and nothing cooling", $"at {soak.PeakHour:0.0} h", soak.PeakC, "°C",
                 Citations.HeatBalance).Done()),
+            .. Hold(soak),
             new Figure("Coldest night takes", heating.TotalW, QuantityKind.Power, Working.Start()
                 .Given("ΣUA + ṁc", "skin, glass, ribs and air, winter films", heating.ConductanceWK, "W/K", Citations.Films)
                 .Step("roof", "U·A·ΔT", $"{design.HeatC} − {survey.Climate.WinterC} K", heating.RoofW, "W", Citations.Films)

@@ -106,22 +106,57 @@ public sealed class SpaceDrivers
     public static void FaceDrive(SpaceDescription space, OpaqueFace face, SunKept sun, double[] solAirC)
     {
         var weather = sun.Weather;
-        if (face.FarSide is FarSide.Water or FarSide.Ground)
+        if (face.FarSide is not (FarSide.OutdoorAir or FarSide.Attic))
         {
-            Array.Fill(solAirC, face.FarSide == FarSide.Water ? space.WaterC : space.GroundC);
-            return;
-        }
-        if (face.FarSide is FarSide.UnderVehicle or FarSide.Neighbour)
-        {
-            var (rise, perSun) = face.FarSide == FarSide.UnderVehicle ? (0.0, space.RoadHeatKPerWm2) : (space.NeighbourRiseK, 0.0);
-            for (var step = 0; step < weather.Length; step++)
-                solAirC[step] = weather[step].AirC + rise + perSun * weather[step].Sky.Global;
+            Behind(space, face.FarSide, face.RoomC, weather, solAirC);
             return;
         }
         var on = sun.On(space, face.TiltDeg, face.RelativeAzimuthDeg);
-        var film = ThermalSpace.OutsideFilm(face, space.Weather.WindMs);
+        var film = face.FarSide == FarSide.Attic ? SkyLongWave.OutsideFilm(space.Weather.WindMs, face.Emittance, 293.15)
+            : ThermalSpace.OutsideFilm(face, space.Weather.WindMs);
+        var absorptance = face.Attic?.Absorptance ?? face.Absorptance;
+        var open = 1 - face.Modules.Share;
+        var (seesGround, fromModules) = (GroundView(face.TiltDeg) * RadiationWm2K, face.Modules.Share * face.Modules.RiseKPerWm2 * RadiationWm2K);
         for (var step = 0; step < weather.Length; step++)
-            solAirC[step] = SolAir(weather[step].AirC, face.Absorptance, on.OnFace(step), face.Emittance, on.SkyView(step) * weather[step].SkyDeficitWm2, film);
+        {
+            ref readonly var at = ref weather[step];
+            // What the sky takes less what warm ground and warm backs of modules give.
+            var longWave = open * on.SkyView(step) * at.SkyDeficitWm2 - seesGround * GroundRise(space, at) - fromModules * at.Sky.Global;
+            solAirC[step] = SolAir(at.AirC, absorptance, open * on.OnFace(step), face.Emittance, longWave, film);
+        }
+        if (face.Attic is { } attic)
+            attic.Follow(solAirC, weather, film,
+                Layers.Transmittance(face.Layers, Layers.InsideFilmCooling(face.TiltDeg), Attic.FilmR) + face.ExtraTransmittance, space.SetpointC,
+                sun.StepH * 3600);
+    }
+
+    /// <summary>Radiation between a face and what it sees near outdoor temperatures, 4σT³ at 300 K, W/m²K.</summary>
+    private const double RadiationWm2K = 6.1;
+
+    /// <summary>What an upright face sees of the ground: half of all.</summary>
+    private static double GroundView(double tiltDeg) => (1 - Math.Cos(double.DegreesToRadians(tiltDeg))) / 2;
+
+    /// <summary>How much warmer than the air the ground beside a rig is, K.</summary>
+    private static double GroundRise(SpaceDescription space, in WeatherMoment at) =>
+        space.OnWater ? space.WaterC - at.AirC : space.GroundHeatKPerWm2 * at.Sky.Global;
+
+    /// <summary>Temperature of what no sun reaches behind a face or a pane.</summary>
+    private static void Behind(SpaceDescription space, FarSide far, double roomC, WeatherMoment[] weather, double[] temperatureC)
+    {
+        var (rise, perSun) = far switch
+        {
+            FarSide.UnderVehicle => (0, space.RoadHeatKPerWm2),
+            FarSide.Neighbour => (space.NeighbourRiseK, 0.0),
+            _ => (0, 0),
+        };
+        for (var step = 0; step < weather.Length; step++)
+            temperatureC[step] = far switch
+            {
+                FarSide.Water => space.WaterC,
+                FarSide.Ground => space.GroundC,
+                FarSide.Room => roomC,
+                _ => weather[step].AirC + rise + perSun * weather[step].Sky.Global,
+            };
     }
 
     /// <summary>Outside temperature of one window over the steps.</summary>
@@ -131,10 +166,19 @@ public sealed class SpaceDrivers
     /// <param name="solAirC">Filled, one value a step.</param>
     public static void WindowDrive(SpaceDescription space, GlassFace window, SunKept sun, double[] solAirC)
     {
+        if (window.FarSide != FarSide.OutdoorAir)
+        {
+            Behind(space, window.FarSide, window.RoomC, sun.Weather, solAirC);
+            return;
+        }
         var on = sun.On(space, window.TiltDeg, window.RelativeAzimuthDeg);
         var film = SkyLongWave.OutsideFilm(space.Weather.WindMs, GlassEmittance, 293.15);
+        var seesGround = GroundView(window.TiltDeg) * RadiationWm2K;
         for (var step = 0; step < solAirC.Length; step++)
-            solAirC[step] = SolAir(sun.Weather[step].AirC, 0, 0, GlassEmittance, on.SkyView(step) * sun.Weather[step].SkyDeficitWm2, film);
+        {
+            ref readonly var at = ref sun.Weather[step];
+            solAirC[step] = SolAir(at.AirC, 0, 0, GlassEmittance, on.SkyView(step) * at.SkyDeficitWm2 - seesGround * GroundRise(space, at), film);
+        }
     }
 
     private void Spread(double[] series, int chain)

@@ -14,6 +14,9 @@ public static class SurveyedSpace
     private const double DrivingAirFactor = 3;
     private const double UncooledRiseK = 5;
 
+    /// <summary>Heat that a cubic metre of outdoor air carries, J/K.</summary>
+    private const double AirHeatJm3K = 1200;
+
     private static readonly Dictionary<Activity, (double Sensible, double Latent)> Persons = new()
     {
         [Activity.Seated] = (70, 45),
@@ -62,6 +65,7 @@ public static class SurveyedSpace
             parts.Add((f.Name, f.Cooled, f.Space, own ? f.Roof : survey.Roof, own ? f.Walls : survey.Walls, own ? f.Floor : survey.Floor, f.Windows,
                 $"survey.further[{i}]"));
         }
+        var ground = Ground.Of(survey.Place.Ground);
         var result = new List<NamedSpace>();
         for (var i = 0; i < parts.Count; i++)
         {
@@ -82,10 +86,16 @@ public static class SurveyedSpace
                 WaterC = survey.WaterC,
                 GroundC = survey.Place.NightLowC,
                 OverheadCover = survey.OverheadCover,
+                RoadHeatKPerWm2 = ground.ShadedKPerWm2,
+                GroundHeatKPerWm2 = ground.SunnyKPerWm2,
+                OnWater = survey.Place.Ground == GroundKind.Water || survey.Underside == Underside.Water,
                 NeighbourRiseK = UncooledRiseK,
                 Faces = [.. faces.Select(f => Face(survey, part.Roof, part.Walls, part.Floor, part.Field, f, prefix))
-                    .Select(f => Bounded(f, i, parts.ConvertAll(p => p.Cooled))).OfType<OpaqueFace>()],
-                Windows = [.. part.Windows.Select((w, k) => Window(w, $"{part.Field}.windows[{k}]", faces, prefix))],
+                    .Select(f => Bounded(f, i, parts.ConvertAll(p => p.Cooled)) is { } face ? (f.Side, Face: face) : default)
+                    .Where(f => f.Face is not null).SelectMany(f => Adjoining(survey, part.Space, part.Field, f, i == 0))],
+                Windows = [.. part.Windows.Select((w, k) => (Window: w, At: $"{part.Field}.windows[{k}]"))
+                    .Where(w => part.Space.Adjoining.At(w.Window.Side).Is != Beside.CooledRoom)
+                    .Select(w => Window(survey, part.Space, w.Window, w.At, faces, prefix))],
                 Gains = i == 0 ? Gains(survey) : [],
                 Shades = [.. survey.Shades.Select(s => RigShade.Of(s, survey))],
             };
@@ -133,16 +143,71 @@ public static class SurveyedSpace
         });
     }
 
-    private static GlassFace Window(WindowDesign window, string field, IReadOnlyList<BoxFace> faces, string prefix)
+    /// <summary>A face with what lies behind it: nothing of it where that is a cooled room, two parts where it stands in the water.</summary>
+    private static IEnumerable<OpaqueFace> Adjoining(SurveyDesign survey, SpaceDesign space, string field, (Side? Side, OpaqueFace Face) at, bool first)
     {
+        var face = at.Face;
+        if (at.Side is not { } side || face.FarSide != FarSide.OutdoorAir)
+        {
+            yield return face;
+            yield break;
+        }
+        var beside = space.Adjoining.At(side);
+        if (beside.Is != Beside.Outdoors)
+        {
+            if (beside.Is != Beside.CooledRoom)
+                yield return face with { FarSide = Far(beside.Is), RoomC = beside.RoomC };
+            yield break;
+        }
+        if (side == Side.Roof)
+        {
+            if (space.Attic.Above)
+                yield return face with
+                {
+                    FarSide = FarSide.Attic,
+                    Attic = new Attic(RigBox.Absorptance(space.Attic.Paint, field + ".space.attic"),
+                        space.Attic.AirChangesPerHour * space.Attic.HeightM / 3600 * AirHeatJm3K),
+                };
+            else
+                yield return first ? face with { Modules = ModulesOver(survey, face) } : face;
+            yield break;
+        }
+        var wet = survey.Underside == Underside.Water ? Math.Min(survey.WaterlineM, space.HeightM) / space.HeightM : 0;
+        if (wet > 0)
+            yield return face with { Name = face.Name + ", under water", AreaM2 = face.AreaM2 * wet, FarSide = FarSide.Water };
+        if (wet < 1)
+            yield return face with { AreaM2 = face.AreaM2 * (1 - wet) };
+    }
+
+    private static FarSide Far(Beside beside) => beside switch
+    {
+        Beside.Room => FarSide.Room,
+        Beside.ShadedAir => FarSide.ShadedAir,
+        Beside.Earth => FarSide.Ground,
+        _ => FarSide.OutdoorAir,
+    };
+
+    /// <summary>What the rig's modules shade of its roof; glued ones pass their heat on instead of shading.</summary>
+    private static (double Share, double RiseKPerWm2) ModulesOver(SurveyDesign survey, OpaqueFace roof)
+    {
+        var modules = survey.Sources.Modules;
+        return modules.Count == 0 || !modules.ShadesRoof ? default
+            : (Math.Min(1, modules.Count * modules.LengthM * modules.WidthM / roof.AreaM2), modules.CellRise(survey.Place.WindMs));
+    }
+
+    private static GlassFace Window(SurveyDesign survey, SpaceDesign space, WindowDesign window, string field, IReadOnlyList<BoxFace> faces, string prefix)
+    {
+        var beside = space.Adjoining.At(window.Side);
         var (glazing, cover) = RigBox.Glass(window, field);
         var face = faces.First(f => f.Side == window.Side);
         return new GlassFace
         {
             Name = prefix + window.Name,
             AreaM2 = window.WidthM * window.HeightM * window.Count,
-            TiltDeg = face.TiltDeg,
+            TiltDeg = WindowTilt.Of(window, survey.Kind),
             RelativeAzimuthDeg = face.RelativeAzimuthDeg,
+            FarSide = Far(beside.Is),
+            RoomC = beside.RoomC,
             WindowU = glazing.U,
             Shgc = glazing.Shgc,
             DoublePane = glazing.DoublePane,

@@ -6,7 +6,7 @@ namespace Vanto.Core.Load;
 public enum FaceKind { Roof, Wall, Floor }
 
 /// <summary>What lies on the far side of a face.</summary>
-public enum FarSide { OutdoorAir, UnderVehicle, Water, Ground, Neighbour }
+public enum FarSide { OutdoorAir, UnderVehicle, Water, Ground, Neighbour, Room, ShadedAir, Attic }
 
 /// <summary>One opaque face of the skin. Angles in degrees; azimuth relative to the nose.</summary>
 public sealed record OpaqueFace
@@ -22,6 +22,56 @@ public sealed record OpaqueFace
     public FarSide FarSide { get; init; } = FarSide.OutdoorAir;
     public double Emittance { get; init; } = 0.90;
     public double? OutsideFilmWm2K { get; init; } = null;
+
+    /// <summary>Temperature of the room behind it, where there is one of a given temperature.</summary>
+    public double RoomC { get; init; }
+
+    /// <summary>The vented attic above it, where there is one.</summary>
+    public Attic? Attic { get; init; }
+
+    /// <summary>Modules over it, with air between: share of it that they shade, and how warm their backs are, K for each W/m² of sun.</summary>
+    public (double Share, double RiseKPerWm2) Modules { get; init; }
+}
+
+/// <summary>A vented roof space above a ceiling, for each square metre of ceiling.</summary>
+/// <param name="Absorptance">Share of sun that the roof over it takes up.</param>
+/// <param name="VentWm2K">Heat that its air change carries off, W/m²K.</param>
+public sealed record Attic(double Absorptance, double VentWm2K)
+{
+    /// <summary>Roof area for each square metre of ceiling, at a pitch of some 25°.</summary>
+    private const double Pitch = 1.1;
+
+    /// <summary>From the roof's underside to the attic and its floor, radiation for the most part; common practice, W/m²K.</summary>
+    private const double InsideWm2K = 6;
+
+    /// <summary>Film on the ceiling's upper side, m²K/W.</summary>
+    public const double FilmR = 0.10;
+
+    /// <summary>Boards, tiles and rafters, J/m²K; common practice.</summary>
+    private const double DeckJm2K = 25_000;
+
+    /// <summary>Fills in the attic's temperature step by step; a day is gone through twice, so that it repeats.</summary>
+    /// <param name="solAirC">Taken: sol-air temperature of the roof over it. Filled: the attic's.</param>
+    /// <param name="weather">Weather by step.</param>
+    /// <param name="filmWm2K">Film on the roof outside.</param>
+    /// <param name="ceilingU">From the attic through the ceiling to the room.</param>
+    /// <param name="roomC">The room.</param>
+    /// <param name="stepS">Seconds a step.</param>
+    public void Follow(double[] solAirC, WeatherMoment[] weather, double filmWm2K, double ceilingU, double roomC, double stepS)
+    {
+        var (outside, inside, held) = (Pitch * filmWm2K, Pitch * InsideWm2K, DeckJm2K / stepS);
+        var roof = (double[])solAirC.Clone();
+        var deck = weather[0].AirC;
+        // The attic's own node has no capacity: it stands where what comes from the roof goes to vents and ceiling.
+        var below = inside * (VentWm2K + ceilingU) / (inside + VentWm2K + ceilingU);
+        for (var turn = stepS * weather.Length <= 86400 + 1 ? 0 : 1; turn < 2; turn++)
+            for (var k = 0; k < weather.Length; k++)
+            {
+                var sink = (VentWm2K * weather[k].AirC + ceilingU * roomC) / (VentWm2K + ceilingU);
+                deck = (held * deck + outside * roof[k] + below * sink) / (held + outside + below);
+                solAirC[k] = (inside * deck + VentWm2K * weather[k].AirC + ceilingU * roomC) / (inside + VentWm2K + ceilingU);
+            }
+    }
 }
 
 /// <summary>One window. IAC is the share of sun an inside shade lets through, Exterior that of an outside one.</summary>
@@ -39,7 +89,13 @@ public sealed record GlassFace
     public required double CoverR { get; init; }
 
     /// <summary>Share of the sun behind an open pane that comes in: the pane's gain, its shades.</summary>
-    public double SunGain => Shgc * InteriorShade * ExteriorShade;
+    public double SunGain => FarSide == FarSide.OutdoorAir ? Shgc * InteriorShade * ExteriorShade : 0;
+
+    /// <summary>What is behind the pane, where it does not look outdoors: no sun comes from there.</summary>
+    public FarSide FarSide { get; init; } = FarSide.OutdoorAir;
+
+    /// <summary>Temperature of the room behind it, where there is one of a given temperature.</summary>
+    public double RoomC { get; init; }
 
     /// <summary>Transmittance with its cover, W/m²K.</summary>
     public double CoveredU => 1 / (1 / WindowU + CoverR);
@@ -74,6 +130,12 @@ public sealed record SpaceDescription
     public IReadOnlyList<IShade> Shades { get; init; } = [];
     public double MassCouplingWm2K { get; init; } = 15;
     public double RoadHeatKPerWm2 { get; init; } = 0.008;
+
+    /// <summary>How much warmer than the air the ground beside it stands, K for each W/m² of sun; walls see it.</summary>
+    public double GroundHeatKPerWm2 { get; init; }
+
+    /// <summary>True where the ground beside it is water, which keeps its temperature.</summary>
+    public bool OnWater { get; init; }
 
     /// <summary>How much more water the room holds than its air alone.</summary>
     public double MoistureStore { get; init; } = RoomMoisture.StoreFactor;
@@ -178,7 +240,8 @@ public sealed class ThermalSpace
     {
         FarSide.Water => 300,
         FarSide.Ground => 1000,
-        FarSide.Neighbour => 1 / 0.13,
+        FarSide.Neighbour or FarSide.Room => 1 / 0.13,
+        FarSide.Attic => 1 / Attic.FilmR,
         FarSide.UnderVehicle => SkyLongWave.OutsideFilm(windMs / 2, face.Emittance, meanK),
         _ => SkyLongWave.OutsideFilm(windMs, face.Emittance, meanK),
     };
@@ -228,6 +291,13 @@ public sealed class ThermalSpace
         AirC = other.AirC;
         MassC = other.MassC;
         other._skin.Temperatures.CopyTo(_skin.Temperatures, 0);
+    }
+
+    /// <summary>Takes all node temperatures: air, contents, then the skins' from outside to inside.</summary>
+    public void TakeNodes(ReadOnlySpan<double> nodes)
+    {
+        (AirC, MassC) = (nodes[0], nodes[1]);
+        nodes[2..].CopyTo(_skin.Temperatures);
     }
 
     /// <summary>Forward pass: fixes the hub for the step.</summary>

@@ -152,10 +152,14 @@ public sealed record ModulesDesign : DesignPart
     [Field(QuantityKind.Number, -0.006, -0.001, Label = "Open-circuit voltage, share a kelvin", Help = "−0.27 %/K is −0.0027")]
     public double VocPerK { get; init; } = -0.0027;
     [Field(QuantityKind.Current, 5, 60, Label = "Largest series fuse")] public double SeriesFuseA { get; init; } = 20;
+    [Ask("They lie over the rig's own roof", Help = "with air between they shade it")] public bool ShadeRoof { get; init; } = true;
     [Field(QuantityKind.SmallLength, 0.2, 2.6, Label = "Length of one")] public double LengthM { get; init; } = 1.49;
     [Field(QuantityKind.SmallLength, 0.2, 1.5, Label = "Width of one")] public double WidthM { get; init; } = 0.67;
     [Field(QuantityKind.Count, 1, 40, Label = "In one string")] public int Series { get; init; } = 1;
     [Ask("Each string has its fuse")] public bool StringsFused { get; init; }
+
+    /// <summary>True where they keep sun off the roof; glued ones pass their heat on instead.</summary>
+    internal bool ShadesRoof => ShadeRoof && Mounting != ModuleMounting.Glued;
 
     /// <summary>Kelvin of the cells above the air for each W/m² of sun.</summary>
     /// <param name="windMs">Wind, m/s.</param>

@@ -104,7 +104,7 @@ public static class RigBox
             DailyRangeK = place.DryBulbC - place.NightLowC,
             HumidityRatioAtPeak = MoistAir.RatioFromRh(place.DryBulbC, place.HumidityPct, Atmosphere.Pressure(place.ElevationM)),
             LinkeTurbidity = place.LinkeTurbidity,
-            Albedo = place.Albedo,
+            Albedo = place.Albedo ?? Ground.Of(place.Ground).Albedo,
             WindMs = place.WindMs,
         };
     }

@@ -34,6 +34,17 @@ public static class SurveyCatalogue
         new("earth", "earth wall, bare inside", [], [Layer.Of("earth", 0.35)], 0, 0),
         new("container", "steel container, ply lining", [Layer.Of("steel", 0.002)], [Layer.Of("plywood", 0.012)], 0.32, 0.15),
         new("slab", "concrete slab", [], [Layer.Of("concrete", 0.12)], 0, 0),
+        new("block-hollow", "hollow block, rendered", [Layer.Of("render", 0.015), Layer.Of("block-hollow", 0.20)], [Layer.Of("render", 0.012)], 0, 0),
+        new("block-solid", "solid block, rendered", [Layer.Of("render", 0.015), Layer.Of("block-solid", 0.20)], [Layer.Of("render", 0.012)], 0, 0),
+        new("brick-veneer", "brick veneer on timber frame", [Layer.Of("brick", 0.10), Layer.Gap(0.18), Layer.Of("osb", 0.011)],
+            [Layer.Of("gypsum", 0.0125)], 0.073, 0.04),
+        new("rendered-frame", "rendered timber frame", [Layer.Of("render", 0.020), Layer.Of("osb", 0.011)], [Layer.Of("gypsum", 0.0125)], 0.073, 0.04),
+        new("log", "log wall", [Layer.Of("log", 0.18)], [], 0, 0),
+        new("sandwich-panel", "steel sandwich panel", [Layer.Of("steel", 0.0005)], [Layer.Of("steel", 0.0005)], 0.02, 0.02),
+        new("corrugated", "corrugated steel, bare or sprayed", [Layer.Of("steel", 0.0006)], [], 0.15, 0.15),
+        new("tiled-roof", "tiled roof, lined", [Layer.Of("tile", 0.015), Layer.Gap(0.15), Layer.Of("osb", 0.011)], [Layer.Of("gypsum", 0.0125)], 0.06, 0.03),
+        new("green-roof", "green roof on concrete", [Layer.Of("green-roof", 0.10)], [Layer.Of("concrete", 0.15)], 0, 0),
+        new("ceiling", "gypsum ceiling, insulation on it", [], [Layer.Of("gypsum", 0.0125)], 0.06, 0.06),
     ];
 
     /// <summary>Paints and finishes.</summary>

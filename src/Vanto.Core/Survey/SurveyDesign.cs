@@ -13,6 +13,59 @@ public enum RigKind
 /// <summary>Sides of a rig; the nose is the front.</summary>
 public enum Side { [Called("front")] Front, [Called("right")] Right, [Called("rear")] Rear, [Called("left")] Left, [Called("roof")] Roof }
 
+/// <summary>What lies under and beside a rig.</summary>
+public enum GroundKind
+{
+    [Called("grass")] Grass, [Called("sand")] Sand, [Called("gravel")] Gravel, [Called("concrete")] Concrete, [Called("dark asphalt")] Asphalt,
+    [Called("timber deck")] Deck, [Called("water")] Water,
+}
+
+/// <summary>What lies behind a side or above a ceiling.</summary>
+public enum Beside
+{
+    [Called("outdoors")] Outdoors, [Called("a cooled room")] CooledRoom, [Called("a room of a given temperature")] Room,
+    [Called("shaded air")] ShadedAir, [Called("earth")] Earth,
+}
+
+/// <summary>What one side of a space adjoins.</summary>
+public sealed record BesideDesign : DesignPart
+{
+    [Ask("Behind it is")] public Beside Is { get; init; } = Beside.Outdoors;
+    [Field(QuantityKind.Temperature, -20, 50, Label = "of", Help = "the room's temperature, where it is a room that is given one")]
+    public double RoomC { get; init; } = 30;
+}
+
+/// <summary>What the sides of a space adjoin.</summary>
+public sealed record AdjoiningDesign : DesignPart
+{
+    public BesideDesign Front { get; init; } = new();
+    public BesideDesign Right { get; init; } = new();
+    public BesideDesign Rear { get; init; } = new();
+    public BesideDesign Left { get; init; } = new();
+    public BesideDesign Roof { get; init; } = new();
+
+    /// <summary>What lies behind a side.</summary>
+    public BesideDesign At(Side side) => side switch
+    {
+        Side.Front => Front,
+        Side.Right => Right,
+        Side.Rear => Rear,
+        Side.Left => Left,
+        _ => Roof,
+    };
+}
+
+/// <summary>A vented roof space above the ceiling.</summary>
+public sealed record AtticDesign : DesignPart
+{
+    [Ask("A vented attic is above the ceiling", Help = "then the roof above is the ceiling's build, and the attic gets hot between")]
+    public bool Above { get; init; }
+    [Ask("Colour of the roof over it", Options = "paints")] public string Paint { get; init; } = "mid-grey";
+    [Field(QuantityKind.Number, 0, 40, Label = "Its air changes an hour", Help = "soffit and ridge vents 3 to 10; few vents 1")]
+    public double AirChangesPerHour { get; init; } = 4;
+    [Field(QuantityKind.Length, 0.1, 4, Label = "Its height on average")] public double HeightM { get; init; } = 0.8;
+}
+
 /// <summary>What is under the floor.</summary>
 public enum Underside { [Called("open air")] Air, [Called("water")] Water, [Called("the ground")] Ground }
 
@@ -40,6 +93,7 @@ public sealed record SurveyDesign : DesignPart
     public SkinDesign Floor { get; init; } = new() { Preset = "van-floor", InsulationM = 0.020, Insulation = "xps" };
     [Ask("Under the floor")] public Underside Underside { get; init; } = Underside.Air;
     [Field(QuantityKind.Temperature, -2, 40, Label = "Water temperature")] public double WaterC { get; init; } = 24;
+    [Field(QuantityKind.Length, 0, 5, Label = "Its sides stand in the water, from the floor up")] public double WaterlineM { get; init; }
     [Field(QuantityKind.Fraction, 0, 1, Label = "Sun let through by a cover over the roof",
         Help = "100 % without a cover; solid roof 10 %, shade cloth 20 to 50 %")]
     public double OverheadCover { get; init; } = 1;
@@ -75,8 +129,9 @@ public sealed record PlaceDesign : DesignPart
     [Field(QuantityKind.Speed, 0, 40, Label = "Wind")] public double WindMs { get; init; } = 2;
     [Field(QuantityKind.Number, 1.5, 10, Label = "Haze (Linke turbidity)", Help = "2.5 clear and dry, 3.5 summer, 4.5 humid, 6 heavy haze")]
     public double LinkeTurbidity { get; init; } = 3.5;
-    [Field(QuantityKind.Fraction, 0, 0.95, Label = "Sun thrown back by the ground", Help = "water 7 %, asphalt 12 %, grass 22 %, concrete 30 %, sand 35 %")]
-    public double Albedo { get; init; } = 0.20;
+    [Ask("It stands on")] public GroundKind Ground { get; init; } = GroundKind.Gravel;
+    [Field(QuantityKind.Fraction, 0, 0.95, Label = "Sun thrown back by the ground", Help = "empty takes what is usual of the ground", Optional = true)]
+    public double? Albedo { get; init; }
 }
 
 /// <summary>The one conditioned space, inside measures.</summary>
@@ -90,6 +145,8 @@ public sealed record SpaceDesign : DesignPart
     [Field(QuantityKind.HeatCapacity, 5000, 400000, Label = "Weight of the fittings as heat store",
         Help = "bare van 15,000; fitted 40,000; boat 70,000; earth walls 150,000")]
     public double HeatCapacityJm2K { get; init; } = 40000;
+    public AdjoiningDesign Adjoining { get; init; } = new();
+    public AtticDesign Attic { get; init; } = new();
 }
 
 /// <summary>One skin: a preset with its insulation, or layers of one's own.</summary>
@@ -242,6 +299,9 @@ public sealed record WindowDesign : DesignPart
     [Ask("Side")] public Side Side { get; init; } = Side.Left;
     [Field(QuantityKind.Length, 0.05, 12, Label = "Width")] public double WidthM { get; init; } = 0.9;
     [Field(QuantityKind.Length, 0.05, 5, Label = "Height")] public double HeightM { get; init; } = 0.5;
+    [Field(QuantityKind.Angle, 0, 90, Label = "It leans", Help = "90 upright, 0 flat; empty takes what is usual: a van's windscreen 50, a coach's 80",
+        Optional = true)]
+    public double? TiltDeg { get; init; }
     [Field(QuantityKind.Count, 1, 40, Label = "How many")] public int Count { get; init; } = 1;
     [Ask("Glazing", Options = "glazings")] public string Glazing { get; init; } = "acrylic-double";
     [Ask("Cover", Options = "covers")] public string Cover { get; init; } = "none";

@@ -181,7 +181,8 @@ public static class UnitCalculators
     public static CalculationResult AreaRule(AreaRuleInput i) => new ResultBuilder()
         .Step("Q", "By the rule", "113 W/m² (12,000 BTU/h for 335 ft²)", $"113 × {i.FloorM2}", Capacity.AreaRuleW(i.FloorM2), Power, Citations.Trade)
         .Judge(Finding.Of(FindingCode.CapRuleOfThumb, Severity.Note,
-            $"Made for houses with about 3 m² of skin for each m² of floor; a van has about 5, and more glass: run the load instead.")).Done();
+            $"Made for houses with about 3 m² of skin for each m² of floor; a van has about 5, 1.7 times as much, and more glass. The load comes to 1 to 3 "
+                + $"times the rule, near 3 only with bare glass or dark paint in a desert: run the load instead.")).Done();
 
     /// <summary>Nominal capacity for a load.</summary>
     [Calculator("required-capacity", "Capacity to buy", "From the load to the nameplate", CitationIds = [nameof(Citations.Derate), nameof(Citations.Coil)])]

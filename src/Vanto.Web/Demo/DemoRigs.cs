@@ -34,7 +34,7 @@ public static class DemoRigs
         HumidityPct = 14,
         WindMs = 2.5,
         LinkeTurbidity = 4,
-        Albedo = 0.33
+        Ground = GroundKind.Sand
     };
     private static readonly PlaceDesign PortAmbry = new()
     {
@@ -50,7 +50,7 @@ public static class DemoRigs
         HumidityPct = 62,
         WindMs = 4,
         LinkeTurbidity = 4.5,
-        Albedo = 0.08
+        Ground = GroundKind.Water
     };
     private static readonly PlaceDesign UpperCorrie = new()
     {
@@ -66,7 +66,7 @@ public static class DemoRigs
         HumidityPct = 22,
         WindMs = 2,
         LinkeTurbidity = 2.5,
-        Albedo = 0.22
+        Ground = GroundKind.Grass
     };
     private static readonly PlaceDesign NettleReach = new()
     {
@@ -82,7 +82,7 @@ public static class DemoRigs
         HumidityPct = 42,
         WindMs = 3,
         LinkeTurbidity = 3.5,
-        Albedo = 0.20
+        Ground = GroundKind.Gravel
     };
 
     private static readonly ClimateDesign SaltpanYear = Year(1, [18, 21, 25, 29, 35, 40, 42, 41, 37, 31, 23, 18], [5, 7, 10, 14, 19, 24, 28, 27, 23, 16, 9, 5],

@@ -2,6 +2,7 @@ using Vanto.Core.Energy;
 using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
+using Vanto.Core.Survey;
 using Vanto.Core.Tests.Job;
 using Vanto.Core.Unit;
 
@@ -46,10 +47,19 @@ public class FollowedHumidityTests
         Math.Sign(result.AirconW.Skip(last).Sum() - before).ShouldBe(rig == "Marigold" ? -1 : 1);
     }
 
-    /// <summary>On shore, so that nothing but the heat decides.</summary>
+    /// <summary>On shore, so that nothing but the heat decides, and with the skin as the independent balance had it: glass upright, roof in the sun.</summary>
     private static JobDesign Fed(JobDesign rig) => rig with
     {
-        Survey = rig.Survey with { Sources = rig.Survey.Sources with { Shore = rig.Survey.Sources.Shore with { PluggedIn = true, BreakerA = 50 } } },
+        Survey = rig.Survey with
+        {
+            Windows = [.. rig.Survey.Windows.Select(w => w with { TiltDeg = w.Side == Side.Roof ? null : 90 })],
+            Place = rig.Survey.Place with { Ground = GroundKind.Grass },
+            Sources = rig.Survey.Sources with
+            {
+                Shore = rig.Survey.Sources.Shore with { PluggedIn = true, BreakerA = 50 },
+                Modules = rig.Survey.Sources.Modules with { ShadeRoof = false },
+            },
+        },
     };
 
     [Theory]

@@ -1,3 +1,4 @@
+using CsCheck;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
@@ -357,7 +358,8 @@ public class KitSearchTests
         var adopted = year.With(lasts.Edit);
         var run = EnergyYear.Of(new EnergyInputs(adopted.Survey, adopted.Load, adopted.Unit, UnitCatalogue.Find(adopted.Unit.Chosen)!,
             adopted.Energy with { StartSoc = 1 }, adopted.Start.ReserveSoc), SeasonRun.Made(adopted.Survey), "made");
-        run.Weeks.Count(w => w.MinSoc < adopted.Start.ReserveSoc).ShouldBe(lasts.Year.WeeksUnderReserve);
+        Math.Abs(run.Weeks.Count(w => w.MinSoc < adopted.Start.ReserveSoc) - lasts.Year.WeeksUnderReserve).ShouldBeLessThanOrEqualTo(1,
+            "the shade of more modules is not in the kits' year");
         Search(Van).YearAsked.ShouldBeFalse("it names no climate");
     }
 
@@ -400,6 +402,56 @@ public class KitSearchTests
             cell.Holds.ShouldBe(holds, $"{cell.Batteries} × {cell.Modules}");
         }
         result.Maps[0].Cells.Select(c => c.Holds).Distinct().Count().ShouldBe(2);
+    }
+
+    /// <summary>The smallest kit found, adopted, holds its aim in the station's own run, in the demo rigs and in 200 rigs made at random.</summary>
+    [Fact]
+    public void The_smallest_kit_holds_its_aim_by_itself()
+    {
+        var told = 0;
+        foreach (var name in new[] { "Marigold", "Pipit", "Gannet's Rest" })
+            told += Holds(AnyDesign.Named[name], 12, 11) ? 1 : 0;
+        AnyDesign.Changes(2, 6).Sample(changes =>
+        {
+            if (AnyDesign.Of(changes) is { Survey.Sources.Battery.Fitted: true } design && Holds(design, 6, 8))
+                Interlocked.Increment(ref told);
+        }, iter: 200);
+        told.ShouldBeGreaterThan(10, "some rigs find a kit");
+    }
+
+    private static bool Holds(JobDesign design, int batteries, int modules)
+    {
+        var sizing = design.Energy.Sizing with
+        {
+            MostBatteries = batteries,
+            MostModules = modules,
+            WarmerK = 0,
+            HotDays = false,
+            CloudyDays = false,
+            Aged = false,
+            MostCost = null,
+            MostMassKg = null,
+            ChooseGenerator = false,
+            Lasting = LastingAim.DayAfterDay
+        };
+        design = design with { Energy = design.Energy with { Sizing = sizing } };
+        SizingResult? result;
+        try
+        {
+            result = RigKitSearch.Rig(design)?.Invoke(null, default);
+        }
+        catch (InputException)
+        {
+            return false;
+        }
+        if (result is not { Frontier.Count: > 0 })
+            return false;
+        var adopted = design.With(result.Frontier[0].Edit);
+        adopted = adopted with { Energy = adopted.Energy with { StartSoc = 1 } };
+        var energy = Assessor.Assess(adopted).Energy.ShouldNotBeNull();
+        energy.HeldHours.ShouldBeGreaterThanOrEqualTo(energy.WindowHours - 0.1,
+            $"{energy.Verdict.Headline} {result.Frontier[0].Kit} {JobFile.Write(adopted)}");
+        return true;
     }
 
     [Fact]

@@ -51,7 +51,8 @@ public partial class JobFileVersionTests
             JsonNode.DeepEquals(DesignPath.Get(today, Today(path)), value).ShouldBeTrue($"{path} is {value?.ToJsonString()}");
         var moved = Leaves(first).Count(l => Today(l.Path) != l.Path);
         moved.ShouldBeGreaterThan(8, "the file has fields that were renamed");
-        Leaves(today).Select(l => l.Path).Except(Leaves(first).Select(l => Today(l.Path))).Where(p => p.EndsWith('V') || p.EndsWith('C')).ShouldBeEmpty();
+        Leaves(today).Select(l => l.Path).Except(Leaves(first).Select(l => Today(l.Path))).Where(p => p.EndsWith('V') || p.EndsWith('C')).Where(p =>
+            !p.EndsWith("/roomC", StringComparison.Ordinal)).ShouldBeEmpty();
     }
 
     [Fact]

@@ -53,7 +53,7 @@ public class SoakAndYearTests
     public void Minutes_until_it_is_hot_once_the_unit_stops(string name, int at28, int at30, int at32, int? at35)
     {
         var (space, drivers, settled) = Held(name);
-        var minutes = HeatSoak.HoldTime(space, drivers, settled, 15, 28, 30, 32, 35);
+        var minutes = HeatSoak.HoldTime(space, drivers, settled, 15, [28, 30, 32, 35], null);
         minutes[0]!.Value.ShouldBe(at28, 1);
         minutes[1]!.Value.ShouldBe(at30, 1);
         minutes[2]!.Value.ShouldBe(at32, 2);
@@ -177,7 +177,7 @@ public class SoakAndYearTests
     {
         // The pull-downs were computed with five times the water of the air alone.
         var space = DesignCoolingLoadTests.Space(name) with { MoistureStore = 5 };
-        return new HeatSoak(space, DesignDay.Steps(space.Weather, 300));
+        return new HeatSoak(space, DesignDay.Steps(space.Weather, 300), Films.Together);
     }
 
     private static (SpaceDescription Space, SpaceDrivers Drivers, ThermalSpace Settled) Held(string name)

@@ -47,10 +47,13 @@ const option = computed(() => ({
     <h2>Closed up in the sun</h2>
     <DrawnChart :option="option" :height="168" :label="`Closed up it reaches ${shown(soak.peakC, 'temperature')}`" />
     <p class="soft">
-      Once the unit stops at the hottest hour:
+      Once the unit stops at the hottest hour, count on no more than:
       <span v-for="h in soak.hold" :key="h.limitC" class="hold"
         ><b>{{ h.minutes === null ? `not in ${shown(soak.limitMinutes / 60, 'hours')}` : h.minutes + ' min' }}</b> to
-        {{ shown(h.limitC, 'temperature') }}</span
+        {{ shown(h.limitC, 'temperature')
+        }}<small v-if="h.minutes !== null && h.longest !== h.minutes">
+          ({{ h.longest === null ? 'at best never' : `at best ${h.longest}` }})</small
+        ></span
       >
     </p>
   </section>

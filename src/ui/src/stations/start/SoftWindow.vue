@@ -29,7 +29,7 @@ const most = computed(() => x(props.window.most));
         <text :x="x(chosen)" y="62" text-anchor="middle">set {{ shown(chosen, 'fraction') }}</text>
       </g>
       <text v-if="least > 150" x="4" y="33" class="why">too much for the source</text>
-      <text v-if="width - most > 150" :x="width - 4" y="33" text-anchor="end" class="why">too little for the motor</text>
+      <text v-if="width - most > 128" :x="width - 4" y="33" text-anchor="end" class="why">too little for the motor</text>
     </svg>
   </section>
 </template>

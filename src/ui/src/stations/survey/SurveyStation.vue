@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { WindowDesign } from '../../api/generated/schema';
+import type { AdjoiningDesign, WindowDesign } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
@@ -14,9 +14,18 @@ import RigPlan from './RigPlan.vue';
 import RigSide from './RigSide.vue';
 
 const rig = useRig();
-const place = ['name', 'latitudeDeg', 'longitudeDeg', 'utcOffsetH', 'elevationM', 'dryBulbC', 'nightLowC', 'humidityPct', 'windMs'].map(
-  (f) => '/survey/place/' + f,
-);
+const place = [
+  'name',
+  'latitudeDeg',
+  'longitudeDeg',
+  'utcOffsetH',
+  'elevationM',
+  'dryBulbC',
+  'nightLowC',
+  'humidityPct',
+  'windMs',
+  'ground',
+].map((f) => '/survey/place/' + f);
 const placeMore = ['month', 'day', 'linkeTurbidity', 'albedo'].map((f) => '/survey/place/' + f);
 const space = ['lengthM', 'widthM', 'heightM', 'airChangesPerHour', 'heatCapacityJm2K'].map((f) => '/survey/space/' + f);
 const skins = [
@@ -97,12 +106,41 @@ const generator = [
 ].map((f) => '/survey/sources/generator/' + f);
 const shore = ['volts', 'breakerA', 'cableM', 'cableMm2', 'assist'].map((f) => '/survey/sources/shore/' + f);
 const modules = computed(() =>
-  ['count', 'ratedW', 'mounting', 'cellModel', ...(rig.design!.survey.sources.modules.cellModel === 'noct' ? ['noctC'] : [])].map(
-    (f) => '/survey/sources/modules/' + f,
-  ),
+  [
+    'count',
+    'ratedW',
+    'mounting',
+    'shadeRoof',
+    'cellModel',
+    ...(rig.design!.survey.sources.modules.cellModel === 'noct' ? ['noctC'] : []),
+  ].map((f) => '/survey/sources/modules/' + f),
 );
 const alternator = ['powerW', 'ratedA', 'vehicleA', 'limitA', 'from', 'to'].map((f) => '/survey/sources/alternator/' + f);
-const windowFields = ['name', 'side', 'widthM', 'heightM', 'count', 'glazing', 'cover'];
+const windowFields = ['name', 'side', 'widthM', 'heightM', 'tiltDeg', 'count', 'glazing', 'cover'];
+const sides = ['front', 'right', 'rear', 'left', 'roof'] as const;
+
+/** What a side of a space adjoins; a temperature is asked where it is a room that has one. */
+function besideFields(at: string, adjoining: AdjoiningDesign): string[] {
+  return sides.flatMap((side) => [
+    `${at}/adjoining/${side}/is`,
+    ...(adjoining[side].is === 'room' ? [`${at}/adjoining/${side}/roomC`] : []),
+  ]);
+}
+const attic = computed(() =>
+  ['above', ...(rig.design!.survey.space.attic.above ? ['paint', 'airChangesPerHour', 'heightM'] : [])].map(
+    (f) => '/survey/space/attic/' + f,
+  ),
+);
+const under = computed(() =>
+  [
+    'underside',
+    ...(rig.design!.survey.underside === 'water' || rig.design!.survey.place.ground === 'water' ? ['waterC'] : []),
+    ...(rig.design!.survey.underside === 'water' ? ['waterlineM'] : []),
+    'overheadCover',
+    'motion',
+  ].map((f) => '/survey/' + f),
+);
+const adjoins = computed(() => sides.some((s) => rig.design!.survey.space.adjoining[s].is !== 'outdoors'));
 const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtStart', 'mayWait', 'shedRank'];
 </script>
 
@@ -129,7 +167,17 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
           </AskRows>
         </AskGroup>
       </AskGroup>
-      <AskGroup title="Under and over it" :paths="['/survey/underside', '/survey/waterC', '/survey/overheadCover', '/survey/motion']" />
+      <AskGroup title="Under and over it" :paths="[...under, ...attic]" />
+      <AskGroup title="What its sides adjoin" :open="adjoins">
+        <div v-for="side in sides" :key="side" class="beside">
+          <h4>{{ side }}</h4>
+          <AskField
+            v-for="path in besideFields('/survey/space', rig.design!.survey.space.adjoining).filter((p) => p.includes(`/${side}/`))"
+            :key="path"
+            :path="path"
+          />
+        </div>
+      </AskGroup>
       <AskGroup title="Windows">
         <AskRows path="/survey/windows" one="window">
           <template #default="{ path }">
@@ -144,6 +192,19 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
             <AskField :path="`${path}/name`" />
             <AskField :path="`${path}/cooled`" />
             <AskField v-for="f in spaceFields" :key="f" :path="`${path}/space/${f}`" />
+            <AskGroup title="what its sides adjoin" :open="false">
+              <div v-for="side in sides" :key="side" class="beside">
+                <h4>{{ side }}</h4>
+                <AskField
+                  v-for="field in besideFields(`${path}/space`, rig.design!.survey.further[index]!.space.adjoining).filter((p) =>
+                    p.includes(`/${side}/`),
+                  )"
+                  :key="field"
+                  :path="field"
+                />
+              </div>
+            </AskGroup>
+            <AskField :path="`${path}/space/attic/above`" />
             <AskField :path="`${path}/ownSkin`" />
             <template v-if="rig.design!.survey.further[index]?.ownSkin">
               <AskGroup v-for="part in ['walls', 'roof', 'floor']" :key="part" :title="part" :open="false">
@@ -269,6 +330,11 @@ const deviceFields = ['name', 'powerW', 'from', 'to', 'supply', 'inside', 'onAtS
 </template>
 
 <style scoped>
+.beside h4 {
+  margin: 6px 0 0;
+  font-size: 13px;
+  color: var(--soft);
+}
 .sheet-link {
   float: right;
   font-size: 14px;
