@@ -1,7 +1,13 @@
 using Vanto.Bench;
 
 // ./vanto bench [core|server|screen]: the promises on speed and size, measured side by side with what was promised.
+// ./vanto bench inputs: what the programs under tests/references start from.
 var wanted = args.FirstOrDefault() ?? "all";
+if (wanted == "inputs")
+{
+    ReferenceInputs.Write(Path.Combine("tests", "references", "inputs"));
+    return 0;
+}
 var rows = new List<Measured>();
 if (wanted is "all" or "core")
     rows.AddRange(CorePromises.Measure());
