@@ -52,7 +52,8 @@ public static class CorePromises
             Allocated(() => EnergySimulation.Run(electrical)));
         yield return Measured.Time("1,000 kits over a fortnight", 2000, 5, () => Search(Cut(electrical, 14 * 288), rig), "every kit run to its end, 2 threads");
         yield return Measured.Time("1,000 kits over a year", 10000, 3, () => Search(electrical, rig), "every kit run to its end, 2 threads");
-        yield return Measured.Time("search for the smallest kit, as the screen asks it", 2000, 5, () => RigKitSearch.Rig(rig)!(null, default));
+        yield return Measured.Time("search for the smallest kit, as the screen asks it, and its kits' years", 3500, 5,
+            () => RigKitSearch.Rig(rig)!(null, default));
     }
 
     private static IEnumerable<Measured> Starts()
@@ -66,6 +67,11 @@ public static class CorePromises
             Neighbours = [new NeighbourLoad("fan", unit.FanPowerW, 0.85, false)],
         };
         yield return Measured.Time("one start with its trace, battery and all that can trip", 5, 100, () => StartSimulation.Run(start, trace: true));
+        var design = DemoRigs.Designs[0];
+        yield return Measured.Time("the same over the corners of what is not known", 5, 100,
+            () => StartCorners.Of(start, design.Survey, design.Start, unit, false, false));
+        yield return Measured.Time("with a soft starter over its corners", 5, 100,
+            () => StartCorners.Of(start with { Remedy = StartRemedy.SoftStarter, Reduction = 0.65 }, design.Survey, design.Start, unit, false, false));
     }
 
     private static void Search(EnergyCase demand, JobDesign rig)

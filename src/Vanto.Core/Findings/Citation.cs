@@ -40,6 +40,10 @@ public static class Citations
         "Still air inside: convection of 1.5 to 3.5 W/m²K, radiation among the surfaces apart from it; common practice, no published source");
     public static readonly Citation Ground = new(nameof(Ground), CitationKind.CommonPractice,
         "Warmth of the ground in the sun and in a rig's shade: asphalt near 65 °C, sand near 60 °C, grass hardly above the air; common practice");
+    public static readonly Citation Attic = new(nameof(Attic), CitationKind.CommonPractice,
+        "A vented attic as a node of its own between a roof of 1.1 m² for each m² of ceiling, its vents and the ceiling; common practice");
+    public static readonly Citation Moisture = new(nameof(Moisture), CitationKind.CommonPractice,
+        "Water balance of a room; air, linings and soft furnishings hold ten times the water of the air alone (5 to 20, common practice)");
     public static readonly Citation ZoneMethod = new(nameof(ZoneMethod), CitationKind.CommonPractice, "Ribs and studs as extra conductance in parallel");
     public static readonly Citation Trade = new(nameof(Trade), CitationKind.CommonPractice, "Common practice, no published source");
     public static readonly Citation CapacityBand = new(nameof(CapacityBand), CitationKind.FromMemory, "ACCA Manual S (2014): limits of capacity against load");

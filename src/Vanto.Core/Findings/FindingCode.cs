@@ -47,6 +47,7 @@ public enum FindingCode
     [Judged("load", "skin.condense", Severity.Caution)] SkinCondense,
     [Judged("load", "roof.modules", Severity.Note)] RoofModules,
     [Judged("load", "attic.hot", Severity.Note)] AtticHot,
+    [Judged("load", "air.too-dry", Severity.Note)] AirTooDry,
 
     [Judged("unit", "air.damp", Severity.Note, Severity.Caution)] AirDamp,
     [Judged("unit", "air.quiet-evening", Severity.Note)] AirQuietEvening,

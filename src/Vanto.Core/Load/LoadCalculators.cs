@@ -34,6 +34,7 @@ public record BoxInput : DesignPart
     [Field(Count, 1, 28, Label = "Day of the month")] public int Day { get; init; } = 21;
     [Field(Speed, 0, 40, Label = "Wind outdoors")] public double OutdoorWindMs { get; init; } = 2;
     [Field(QuantityKind.Number, 1.5, 10, Label = "Haze (Linke turbidity)")] public double LinkeTurbidity { get; init; } = 3.5;
+    [Ask("It stands on")] public GroundKind Ground { get; init; } = GroundKind.Gravel;
     [Field(Fraction, 0, 0.95, Label = "Sun thrown back by the ground")] public double Albedo { get; init; } = 0.2;
     [Ask("Insulation", Options = "insulations")] public string Insulation { get; init; } = "pe-foam";
     [Ask("Glazing", Options = "glazings")] public string Glazing { get; init; } = "acrylic-double";
@@ -61,6 +62,7 @@ public record BoxInput : DesignPart
                 HumidityPct = HumidityPct,
                 WindMs = OutdoorWindMs,
                 LinkeTurbidity = LinkeTurbidity,
+                Ground = Ground,
                 Albedo = Albedo,
             },
             HeadingDeg = HeadingDeg,
@@ -88,6 +90,35 @@ public sealed record HoldTimeInput : BoxInput
 {
     [Field(Count, 0, 23, Label = "The unit stops at hour")] public int Hour { get; init; } = 15;
     [Ask("Films inside")] public Films Films { get; init; }
+}
+
+/// <summary>Inputs of <see cref="LoadCalculators.Attic"/>.</summary>
+public sealed record AtticInput : DesignPart
+{
+    [Field(Temperature, -20, 55, Label = "Outdoors")] public double OutdoorC { get; init; } = 33;
+    [Field(QuantityKind.Irradiance, 0, 1200, Label = "Sun on the roof")] public double SunWm2 { get; init; } = 900;
+    [Ask("Colour of the roof", Options = "paints")] public string Paint { get; init; } = "mid-grey";
+    [Field(Speed, 0, 20, Label = "Wind")] public double WindMs { get; init; } = 2;
+    [Field(QuantityKind.Number, 0, 40, Label = "Its air changes an hour")] public double AirChangesPerHour { get; init; } = 4;
+    [Field(Length, 0.1, 4, Label = "Its height on average")] public double HeightM { get; init; } = 0.8;
+    [Field(ThermalTransmittance, 0.05, 6, Label = "Ceiling with its insulation, U")] public double CeilingU { get; init; } = 0.25;
+    [Field(Temperature, 10, 35, Label = "Room below held at")] public double RoomC { get; init; } = 24;
+}
+
+/// <summary>Inputs of <see cref="LoadCalculators.Moisture"/>.</summary>
+public sealed record RoomMoistureInput : DesignPart
+{
+    [Field(Temperature, 5, 45, Label = "Air inside")] public double AirC { get; init; } = 25;
+    [Field(Percent, 5, 100, Label = "Humidity at the start")] public double StartPct { get; init; } = 55;
+    [Field(QuantityKind.Volume, 1, 500, Label = "Room")] public double VolumeM3 { get; init; } = 20;
+    [Field(QuantityKind.Number, 0, 60, Label = "Air changes an hour")] public double AirChangesPerHour { get; init; } = 1;
+    [Field(Temperature, -20, 50, Label = "Outdoors")] public double OutdoorC { get; init; } = 32;
+    [Field(Percent, 3, 100, Label = "Humidity outdoors")] public double OutdoorPct { get; init; } = 60;
+    [Field(Power, 0, 5000, Label = "Moisture given off inside, as heat")] public double LatentW { get; init; } = 110;
+    [Field(Power, 0, 5000, Label = "Drying of the coil, as heat")] public double CoilW { get; init; } = 150;
+    [Field(QuantityKind.Number, 1, 30, Label = "Water held against the air alone", Help = "linings and furnishings; common practice 5 to 20")]
+    public double Store { get; init; } = RoomMoisture.StoreFactor;
+    [Field(Hours, 0.1, 48, Label = "For")] public double HoursLong { get; init; } = 8;
 }
 
 /// <summary>Inputs of <see cref="LoadCalculators.PeakIndoor"/>.</summary>
@@ -258,6 +289,55 @@ public static class LoadCalculators
                 hold.Minutes is not { } m ? "not within 12 h" : hold.Longest == m ? FormattableString.Invariant($"{m:0} min")
                 : FormattableString.Invariant($"{m:0} min, at best {(hold.Longest is { } l ? $"{l:0} min" : "more than 12 h")}"));
         return result.Done();
+    }
+
+    /// <summary>How hot an attic gets.</summary>
+    [Calculator("vented-attic", "A vented attic", "How hot the space above a ceiling gets in a steady sun", CitationIds = [nameof(Citations.SolAir),
+        nameof(Citations.Attic)])]
+    public static CalculationResult Attic(AtticInput i)
+    {
+        var film = SkyLongWave.OutsideFilm(i.WindMs, 0.90, 293.15);
+        var absorptance = RigBox.Absorptance(i.Paint, "paint");
+        var vent = SurveyedSpace.AtticVentWm2K(i.AirChangesPerHour, i.HeightM);
+        var solAir = SpaceDrivers.SolAir(i.OutdoorC, absorptance, i.SunWm2, 0.90, 0, film);
+        var attic = new Attic(absorptance, vent).Steady(solAir, i.OutdoorC, film, i.CeilingU, i.RoomC);
+        return new ResultBuilder()
+            .Step("T_s", "Sol-air temperature of the roof", "T_o + α·G/h_o", $"{i.OutdoorC} + {absorptance} × {i.SunWm2}/{film:0.#}", solAir, Temperature,
+                Citations.SolAir)
+            .Step("h_v", "Carried off by its air", "n·h·ρc/3600", $"{i.AirChangesPerHour} × {i.HeightM} m", vent, ThermalTransmittance, Citations.Attic)
+            .Step("T_a", "The attic stands at", "what comes through the roof goes to vents and ceiling", $"room {i.RoomC} °C, ceiling {i.CeilingU} W/m²K",
+                attic,
+                Temperature, Citations.Attic)
+            .Step("q", "Into the room", "U·(T_a − T_i)", $"{i.CeilingU} × {attic - i.RoomC:0.#}", i.CeilingU * (attic - i.RoomC), QuantityKind.Irradiance,
+                Citations.Films).Done();
+    }
+
+    /// <summary>Humidity of a room after a while.</summary>
+    [Calculator("room-moisture", "Moisture of a room", "Where a room's humidity goes: air exchanged, people, the coil, what linings hold",
+        CitationIds = [nameof(Citations.Moisture), nameof(Citations.Psychrometrics)])]
+    public static CalculationResult Moisture(RoomMoistureInput i)
+    {
+        var p = Atmosphere.SeaLevelPa;
+        var start = MoistAir.RatioFromRh(i.AirC, i.StartPct, p);
+        var density = 1 / MoistAir.SpecificVolume(i.AirC, start, p);
+        var exchange = density * i.AirChangesPerHour * i.VolumeM3 / 3600;
+        var outdoors = MoistAir.RatioFromRh(i.OutdoorC, i.OutdoorPct, p);
+        var room = new RoomMoisture(density * i.VolumeM3 * i.Store, exchange, p, start);
+        room.Begin(outdoors, i.LatentW - i.CoilW);
+        room.End(i.HoursLong * 3600, i.AirC);
+        var ratio = Math.Max(0, room.Ratio);
+        return new ResultBuilder()
+            .Step("w_0", "Humidity ratio at the start", "0.622·p_v/(p − p_v)", $"{i.StartPct} % at {i.AirC} °C", start, QuantityKind.HumidityRatio,
+                Citations.Psychrometrics)
+            .Step("ṁ", "Air exchanged", "ρ·n·V/3600", $"{density:0.###} × {i.AirChangesPerHour} × {i.VolumeM3}/3600", exchange, QuantityKind.Number,
+                Citations.Moisture)
+            .Step("w", "Humidity ratio then", "dw/dt = [ṁ(w_o − w) + (q_in − q_coil)/h_fg]/(m·b)", $"b {i.Store}, {i.HoursLong} h", ratio,
+                QuantityKind.HumidityRatio, Citations.Moisture)
+            .Step("RH", "Humidity then", "p_v/p_sat", $"at {i.AirC} °C", Math.Min(100, MoistAir.RelativeHumidity(i.AirC, ratio, p)), Percent,
+                Citations.Psychrometrics)
+            .Judge(room.Ratio < 0 ? Finding.Of(FindingCode.AirTooDry, Severity.Note,
+                $"So much drying is not to be had: the air holds less water than that.") : null)
+            .Done();
     }
 
     /// <summary>What if it is too small.</summary>

@@ -166,7 +166,7 @@ public static class SurveyedSpace
                 {
                     FarSide = FarSide.Attic,
                     Attic = new Attic(RigBox.Absorptance(space.Attic.Paint, field + ".space.attic"),
-                        space.Attic.AirChangesPerHour * space.Attic.HeightM / 3600 * AirHeatJm3K),
+                        AtticVentWm2K(space.Attic.AirChangesPerHour, space.Attic.HeightM)),
                 };
             else
                 yield return first ? face with { Modules = ModulesOver(survey, face) } : face;
@@ -178,6 +178,9 @@ public static class SurveyedSpace
         if (wet < 1)
             yield return face with { AreaM2 = face.AreaM2 * (1 - wet) };
     }
+
+    /// <summary>Heat that the air change of an attic carries off for each square metre and kelvin.</summary>
+    public static double AtticVentWm2K(double airChangesPerHour, double heightM) => airChangesPerHour * heightM / 3600 * AirHeatJm3K;
 
     private static FarSide Far(Beside beside) => beside switch
     {

@@ -50,6 +50,18 @@ public sealed record Attic(double Absorptance, double VentWm2K)
     /// <summary>Boards, tiles and rafters, J/m²K; common practice.</summary>
     private const double DeckJm2K = 25_000;
 
+    /// <summary>The attic's temperature in a steady sun: what comes through the roof goes to vents and ceiling, °C.</summary>
+    /// <param name="solAirC">Sol-air temperature of the roof over it.</param>
+    /// <param name="outdoorC">Outdoor air.</param>
+    /// <param name="filmWm2K">Film on the roof outside.</param>
+    /// <param name="ceilingU">From the attic through the ceiling to the room.</param>
+    /// <param name="roomC">The room.</param>
+    public double Steady(double solAirC, double outdoorC, double filmWm2K, double ceilingU, double roomC)
+    {
+        var through = Pitch / (1 / filmWm2K + 1 / InsideWm2K);
+        return (through * solAirC + VentWm2K * outdoorC + ceilingU * roomC) / (through + VentWm2K + ceilingU);
+    }
+
     /// <summary>Fills in the attic's temperature step by step; a day is gone through twice, so that it repeats.</summary>
     /// <param name="solAirC">Taken: sol-air temperature of the roof over it. Filled: the attic's.</param>
     /// <param name="weather">Weather by step.</param>
@@ -62,7 +74,6 @@ public sealed record Attic(double Absorptance, double VentWm2K)
         var (outside, inside, held) = (Pitch * filmWm2K, Pitch * InsideWm2K, DeckJm2K / stepS);
         var roof = (double[])solAirC.Clone();
         var deck = weather[0].AirC;
-        // The attic's own node has no capacity: it stands where what comes from the roof goes to vents and ceiling.
         var below = inside * (VentWm2K + ceilingU) / (inside + VentWm2K + ceilingU);
         for (var turn = stepS * weather.Length <= 86400 + 1 ? 0 : 1; turn < 2; turn++)
             for (var k = 0; k < weather.Length; k++)

@@ -30,7 +30,7 @@ public sealed record StartCorners(int Cases, int Starts, Phrase Words, Phrase? S
     /// <param name="unit">The unit, with its motor as measured where it was.</param>
     /// <param name="peakMeasured">Its highest current was measured.</param>
     /// <param name="timeMeasured">How long it lasts was measured.</param>
-    internal static StartCorners Of(StartCase start, SurveyDesign survey, StartDesign design, AcUnit unit, bool peakMeasured, bool timeMeasured)
+    public static StartCorners Of(StartCase start, SurveyDesign survey, StartDesign design, AcUnit unit, bool peakMeasured, bool timeMeasured)
     {
         var unknown = new List<Unknown>();
         if (!timeMeasured)

@@ -387,6 +387,7 @@ public class KitSearchTests
         var demand = new DayRun(inputs with { Survey = small.Survey with { Sources = small.Survey.Sources with { Inverter = inverter } } }, day, 300,
             3).Demand();
         var last = demand.Cut(2 * 288, 288);
+        var found = new Dictionary<(int, int), bool>();
         foreach (var cell in result.Maps[0].Cells)
         {
             var bank = SourceBuilder.Bank(small.Survey.Sources.Battery with { Blocks = cell.Batteries });
@@ -400,7 +401,11 @@ public class KitSearchTests
                 soc = run.EndSoc;
             }
             cell.Holds.ShouldBe(holds, $"{cell.Batteries} × {cell.Modules}");
+            found[(cell.Batteries, cell.Modules)] = holds;
         }
+        foreach (var ((blocks, modules), holds) in found.Where(f => f.Value))
+            foreach (var larger in new[] { (blocks + 1, modules), (blocks, modules + 1) })
+                found.GetValueOrDefault(larger, true).ShouldBeTrue($"{larger} is larger than {blocks} × {modules}, which holds");
         result.Maps[0].Cells.Select(c => c.Holds).Distinct().Count().ShouldBe(2);
     }
 

@@ -61,6 +61,7 @@ const option = computed(() => ({
 
 <style scoped>
 .hold {
+  display: inline-block;
   margin-right: 12px;
   white-space: nowrap;
 }
