@@ -35,7 +35,9 @@ public class NewcomerTests
 
         Next(screen);
         screen.See("h1", "Start");
-        screen.See(".verdict .headline", "Starts on the inverter, using");
+        screen.See(".verdict .headline", "Starts on the inverter in");
+        screen.See("[data-corners]", "of 8 cases");
+        screen.See("[data-window]", "best");
         screen.See(".findings", "will trip it");
         var plain = Used(screen);
         screen.Choose("/start/remedy", "soft starter");
@@ -98,7 +100,8 @@ public class NewcomerTests
 
     private static int Used(Screen screen)
     {
-        var words = screen.See(".verdict .headline").Text;
+        screen.See("[data-ledger='start']", "of what it bears");
+        var words = screen.See("[data-ledger='start']").Text;
         return int.Parse(System.Text.RegularExpressions.Regex.Match(words, @"(\d+) %").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
     }
 

@@ -142,13 +142,22 @@ public static class StartSimulation
             var time = i * StepS;
             if (startS is { } done && time > done + AfterS - StepS / 2 || startS is null && time >= LongestS)
                 break;
-            var point = prescribed ? network.AtSoftCurrent(SoftCurrent(time, motor.LraA, motor.RlaA, start.Reduction)) : network.AtSpeed(speed);
-            var motorV = point.CompressorV;
-            if (soft && !prescribed && point.CompressorA > limitA)
+            NetworkPoint point;
+            double motorV;
+            // While the starter holds its current, the source sees the same at every step; only the motor's own voltage grows with its speed.
+            if (held is { } still && limitA / motor.Admittance(speed).Magnitude is var atLimit && atLimit < still.CompressorV)
             {
-                held ??= network.AtSoftCurrent(limitA);
-                point = held.Value;
-                motorV = Math.Min(point.CompressorV, limitA / motor.Admittance(speed).Magnitude);
+                (point, motorV) = (still, atLimit);
+            }
+            else
+            {
+                point = prescribed ? network.AtSoftCurrent(SoftCurrent(time, motor.LraA, motor.RlaA, start.Reduction)) : network.AtSpeed(speed);
+                motorV = point.CompressorV;
+                if (soft && !prescribed && point.CompressorA > limitA)
+                {
+                    held = point = network.AtSoftCurrent(limitA);
+                    motorV = Math.Min(point.CompressorV, limitA / motor.Admittance(speed).Magnitude);
+                }
             }
             maxA = Math.Max(maxA, point.SourceA);
             minV = Math.Min(minV, point.CompressorV);

@@ -18,6 +18,11 @@ internal sealed class TripAccumulators(StartCase start)
     private readonly double[] _dcTimer = new double[DcCutOffs.Length];
     private double _overload, _breakerMax, _breakerMin, _battery, _collapseS;
 
+    // What a step of the last point adds: while a soft starter holds its current, one step is like the other.
+    private NetworkPoint _last;
+    private double _perOverload, _perBreakerMin, _perBreakerMax, _perBattery;
+    private (double CurrentA, double Voltage)? _sag;
+
     public TripCause Cause { get; private set; }
     public double SurgeUsed => Math.Max(_overload, _breakerMin);
     public double BatteryUsed => _battery;
@@ -27,8 +32,10 @@ internal sealed class TripAccumulators(StartCase start)
 
     public (double Volts, double Amps) Add(in NetworkPoint point, double time, bool soft)
     {
+        if (point != _last)
+            Take(point);
         AddSource(point);
-        var dc = _source.Dc is { } side ? AddDc(side, point.RealW) : default;
+        var dc = _source.Dc is { } side ? AddDc(side) : default;
         if (soft && time > AbortDelayS && point.CompressorV < AbortShare * start.Motor.RatedV)
             Trip(TripCause.SoftStarterAborts);
         return dc;
@@ -44,12 +51,32 @@ internal sealed class TripAccumulators(StartCase start)
         return multiple >= must ? true : multiple >= may ? false : null;
     }
 
+    /// <summary>Takes a point of the network: what one step of it adds to each of what can trip.</summary>
+    private void Take(in NetworkPoint point)
+    {
+        _last = point;
+        if (_source.Curve is { } curve)
+            _perOverload = StepS / curve.AllowedSeconds(_source.IsEngineLimited ? point.RealW / _source.ContinuousW : point.SourceA / _source.ContinuousA);
+        if (_source.Class == SourceClass.Shore)
+        {
+            var (min, max) = _source.BreakerBands();
+            var multiple = point.SourceA / _source.BreakerA;
+            _perBreakerMin = StepS / min.AllowedSeconds(multiple);
+            _perBreakerMax = StepS / max.AllowedSeconds(multiple);
+        }
+        if (_source.Dc is { } side)
+        {
+            _sag = side.Bank.Sag(side.Soc, side.Inverter.DcPower(point.RealW), side.CableOhm);
+            if (_sag is { } dc && side.Bank.HasManagementBoard)
+                _perBattery = StepS / BearingCurve.ManagementBoard.AllowedSeconds(dc.CurrentA / side.Bank.ContinuousA);
+        }
+    }
+
     private void AddSource(in NetworkPoint point)
     {
-        if (_source.Curve is { } curve)
+        if (_source.Curve is not null)
         {
-            var ratio = _source.IsEngineLimited ? point.RealW / _source.ContinuousW : point.SourceA / _source.ContinuousA;
-            _overload += StepS / curve.AllowedSeconds(ratio);
+            _overload += _perOverload;
             if (_overload >= 1 - 1e-9)
                 Trip(_source.IsEngineLimited ? TripCause.EngineOverload : TripCause.SourceOverload);
             _collapseS = point.SourceV < _source.CollapseShare * _source.Volts ? _collapseS + StepS : 0;
@@ -58,18 +85,15 @@ internal sealed class TripAccumulators(StartCase start)
         }
         if (_source.Class != SourceClass.Shore)
             return;
-        var (min, max) = _source.BreakerBands();
-        var multiple = point.SourceA / _source.BreakerA;
-        _breakerMin += StepS / min.AllowedSeconds(multiple);
-        _breakerMax += StepS / max.AllowedSeconds(multiple);
+        _breakerMin += _perBreakerMin;
+        _breakerMax += _perBreakerMax;
         if (_breakerMax >= 1)
             Trip(TripCause.BreakerThermal);
     }
 
-    private (double Volts, double Amps) AddDc(DcSide side, double acW)
+    private (double Volts, double Amps) AddDc(DcSide side)
     {
-        var sag = side.Bank.Sag(side.Soc, side.Inverter.DcPower(acW), side.CableOhm);
-        if (sag is not { } dc)
+        if (_sag is not { } dc)
         {
             Trip(TripCause.BatteryCollapse);
             return default;
@@ -78,7 +102,7 @@ internal sealed class TripAccumulators(StartCase start)
         MaxDcA = Math.Max(MaxDcA ?? 0, dc.CurrentA);
         if (side.Bank.HasManagementBoard)
         {
-            _battery += StepS / BearingCurve.ManagementBoard.AllowedSeconds(dc.CurrentA / side.Bank.ContinuousA);
+            _battery += _perBattery;
             if (_battery >= 1)
                 Trip(TripCause.BatteryOverCurrent);
         }
