@@ -1,7 +1,9 @@
 using System.Text.Json;
+using Vanto.Core.Energy;
 using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
+using Vanto.Core.Supply;
 using Vanto.Core.Unit;
 using Vanto.Web.Demo;
 
@@ -26,6 +28,43 @@ public static class ReferenceInputs
             File.WriteAllText(name + ".design.json", JobFile.Write(rig));
             File.WriteAllText(name + ".json", JsonSerializer.Serialize(Of(rig, day, load.PeakHour), Json));
         }
+        File.WriteAllText(Path.Combine(folder, "kit.json"), JsonSerializer.Serialize(Kit(DemoRigs.Designs[0]), Json));
+    }
+
+    /// <summary>What a search for the smallest kit begins with: the unit's draw and the sun on the design day and on cloudy ones, and banks of 1 to 10
+    /// blocks.</summary>
+    private static object Kit(JobDesign rig)
+    {
+        var survey = rig.Survey with { Sources = rig.Survey.Sources with { Modules = rig.Survey.Sources.Modules with { ShadeRoof = false } } };
+        var aim = rig.Energy with { StartSoc = 1 };
+        var (sources, day) = (survey.Sources, RigDay.Of(survey, rig.Load).Day);
+        var inputs = new EnergyInputs(survey, rig.Load, rig.Unit, UnitCatalogue.Find(rig.Unit.Chosen)!, aim, rig.Start.ReserveSoc);
+        object Days(RigDay run, int first)
+        {
+            var demand = new DayRun(inputs with { Day = run }, run, 300, 3).Demand();
+            var steps = Enumerable.Range(first, demand.Steps - first).ToList();
+            return new
+            {
+                ac = steps.Select(k => demand.AcLoadW[k] + demand.AirconW![k]),
+                dc = steps.Select(k => demand.DcLoadW[k]),
+                perModule = steps.Select(k => demand.IrradianceWm2[k] <= 0 ? 0 : demand.Modules.ControllerEfficiency * Modules.Power(1, demand.Modules.RatedW,
+                    demand.IrradianceWm2[k], demand.OutdoorC[k] + demand.Modules.Ross * demand.IrradianceWm2[k], demand.Modules.Gamma, demand.Modules.Losses)),
+            };
+        }
+        var inverter = SourceBuilder.Inverter(sources.Inverter);
+        return new
+        {
+            reserve = rig.Start.ReserveSoc,
+            inverter = new { inverter.RatedW, inverter.IdleW, inverter.Linear, inverter.Quadratic },
+            design = Days(day, 2 * 288),
+            cloudy = Days(day.UnderCloud(0.35), 0),
+            banks = Enumerable.Range(1, 10).Select(blocks =>
+            {
+                var bank = SourceBuilder.Bank(sources.Battery with { Blocks = blocks });
+                double[] soc = [.. Enumerable.Range(0, 101).Select(i => i / 100.0)];
+                return new { bank.CapacityAh, bank.AmpHours, ocv = soc.Select(bank.OpenCircuitVoltage), ohm = soc.Select(bank.Resistance) };
+            }),
+        };
     }
 
     private static object Of(JobDesign rig, RigDay day, int peakHour)

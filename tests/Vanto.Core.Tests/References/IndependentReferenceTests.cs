@@ -104,4 +104,45 @@ public class IndependentReferenceTests
             result.StartS!.Value.ShouldBe(row["startS"], 0.05 * row["startS"], $"{row["lraA"]} A, {row["lineOhm"]} Ω, {row["reduction"]}");
         }
     }
+
+    /// <summary>Least blocks for each number of modules, of a search that tries every kit with a bank of its own; a block apart where a kit just
+    /// holds.</summary>
+    [Fact]
+    public void The_smallest_kits_are_those_of_a_search_that_tries_them_all()
+    {
+        var design = Design("marigold");
+        design = design with
+        {
+            Survey = design.Survey with
+            {
+                Sources = design.Survey.Sources with { Modules = design.Survey.Sources.Modules with { ShadeRoof = false } },
+                Climate = design.Survey.Climate with { Months = [] },
+            },
+            Energy = design.Energy with
+            {
+                Sizing = design.Energy.Sizing with
+                {
+                    MostBatteries = 10,
+                    MostModules = 12,
+                    HotDays = false,
+                    CloudyDays = true,
+                    Aged = false,
+                    Days = 3,
+                    WarmerK = 0,
+                    ChooseInverter = false,
+                    ShedForStart = true,
+                },
+            },
+        };
+        var result = RigKitSearch.Rig(design)!(null, default);
+        var apart = 0;
+        foreach (var row in ReferenceTable.Read("kit-search.csv"))
+            foreach (var (id, column) in new[] { ("design", "design"), ("cloudy", "cloudy") })
+            {
+                var found = result.Scenarios.Single(s => s.Id == id).Least[(int)row["modules"]];
+                Math.Abs(found - row[column]).ShouldBeLessThanOrEqualTo(found < 0 || row[column] < 0 ? 0 : 1, $"{row["modules"]} modules, {id}");
+                apart += found == (int)row[column] ? 0 : 1;
+            }
+        apart.ShouldBeLessThanOrEqualTo(2);
+    }
 }
