@@ -77,6 +77,9 @@ public sealed class EnergyStation : Station<EnergyAssessment>
 
     private const int ThermostatStepS = 60;
     private const double MostStartsAnHour = 6;
+
+    /// <summary>Air that people feel as damp and that mould thrives in; common practice.</summary>
+    private const double DampPct = 65;
     private static readonly double[] OwnerSetpointsC = [22, 24, 26, 28];
 
     /// <summary>Runs the day, judges the aim, finds ways out and sets the hand budget beside it.</summary>
@@ -96,12 +99,18 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         var owner = hasBattery ? OwnerTable(inputs) : new OwnerRows([], null);
         var findings =
             Findings(inputs, result, energyCase, hours, aim, ways.Remedies, budget, hasBattery).Concat(ArrayFindings.Judge(inputs.Survey, array)).ToList();
+        var humidity = WindowHumidityPct(result, hours, inputs);
+        if (humidity is > DampPct)
+            findings.Add(Finding.Of(FindingCode.EnergyDamp, Severity.Caution,
+                $"In the hours of the aim the air inside stands at {humidity.Value:Percent} of humidity "
+                + $"on the mean: damp. Less outside air, a smaller unit that runs longer, or its drying hours help."));
+        findings.AddRange(RunFindings.NotClosing(result.Water));
         findings.AddRange(RunFindings.NotClosing(new[] { ledger, ways.Open, owner.Open }.FirstOrDefault(l => l is { Closes: false })));
         return new EnergyAssessment
         {
             Verdict = Say(inputs, aim, result, findings, hasBattery),
             Findings = Finding.Ranked(findings),
-            Figures = Figures(inputs, result, aim, need, hasBattery),
+            Figures = Figures(inputs, result, aim, need, hasBattery, humidity),
             Series = EnergySeries.Of(result, energyCase, hours, RigDay.StepS / run.StepS),
             WindowHours = aim.WindowHours,
             HeldHours = aim.HeldHours,
@@ -121,6 +130,15 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             Array = array,
             SizingAim = SizingDays.Sentence(inputs),
         };
+    }
+
+    /// <summary>Humidity in the hours of the aim, percent, on the mean; null where it is held.</summary>
+    private static double? WindowHumidityPct(EnergyResult result, double[] hours, EnergyInputs inputs)
+    {
+        var pressure = inputs.Day!.Space.Weather.PressurePa;
+        var damp = Enumerable.Range(0, hours.Length).Where(k => result.Ratio[k] > 0 && Day.Within(hours[k], inputs.Energy.From, inputs.Energy.To))
+            .Select(k => Math.Min(100, MoistAir.RelativeHumidity(result.AirC[k], result.Ratio[k], pressure))).ToList();
+        return damp.Count == 0 ? null : damp.Average();
     }
 
     private sealed record Aim(double WindowHours, double HeldHours, double? FailureHour, string Cause, double CabinAtEndC, double WorstC, double LowestSoc)
@@ -318,7 +336,7 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         return new OwnerRows(rows, ledgers.FirstOrDefault(l => !l.Closes));
     }
 
-    private static List<Figure> Figures(EnergyInputs inputs, EnergyResult result, Aim aim, double need, bool hasBattery)
+    private static List<Figure> Figures(EnergyInputs inputs, EnergyResult result, Aim aim, double need, bool hasBattery, double? humidityPct)
     {
         var ledger = result.Ledger;
         var sources = inputs.Survey.Sources;
@@ -341,6 +359,16 @@ public sealed class EnergyStation : Station<EnergyAssessment>
                     ledger.PvAvailableWh, "Wh/day", Citations.Modules)
                 .Given("T_c", "T_a + k·G, k", sources.Modules.CellRise(inputs.Survey.Place.WindMs), "K·m²/W", Citations.CellTemperature).Done()),
         };
+        if (humidityPct is { } humid && result.Water is { } water)
+            figures.Add(new Figure("Humidity inside, on the mean", humid, QuantityKind.Percent, Working.Start()
+                .Step("dw/dt", "[ṁ(w_o − w) + gains − Q_latent/h_fg]/(m·b)", $"b {RoomMoisture.StoreFactor}", inputs.Day!.Space.InfiltrationKgS, "kg/s",
+                    Citations.Moisture)
+                .Given("m_in", "water given off inside in the run", water.GivenOffKg, "kg", Citations.People)
+                .Given("m_air", "water that outside air brings", water.AiredKg, "kg", Citations.Psychrometrics)
+                .Given("m_coil", "water that the coil drains", water.DrainedKg, "kg", Citations.Coil)
+                .Step("RH", "p_v/p_sat, mean of the aim's hours", $"{inputs.Energy.From:0.##} to {inputs.Energy.To:0.##} h", humid, "%",
+                    Citations.Psychrometrics)
+                .Done()));
         if (hasBattery)
         {
             var bank = SourceBuilder.Bank(sources.Battery);

@@ -28,4 +28,12 @@ internal static class RunFindings
             yield return Finding.Of(FindingCode.EnergyOpen, Severity.Caution, $"The books of a run do not close: {open.ResidualWh:Energy} of "
                 + $"{open.ThroughputWh:Energy} are nowhere. The figures are off by that much; it is a fault of Vanto's, worth reporting with the job file.");
     }
+
+    /// <summary>The same of a run's water.</summary>
+    internal static IEnumerable<Finding> NotClosing(Physics.WaterLedger? water)
+    {
+        if (water is { Closes: false })
+            yield return Finding.Of(FindingCode.EnergyOpen, Severity.Caution, $"The water of a run does not close: {water.ResidualKg:Mass} of "
+                + $"{water.ThroughputKg:Mass} are nowhere. It is a fault of Vanto's, worth reporting with the job file.");
+    }
 }

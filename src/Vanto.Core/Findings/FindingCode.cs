@@ -154,6 +154,7 @@ public enum FindingCode
     [Judged("energy", "size.fitted", Severity.Caution)] SizeFitted,
     [Judged("energy", "size.generator", Severity.Caution)] SizeGenerator,
     [Judged("energy", "size.limits", Severity.Stop)] SizeLimits,
+    [Judged("energy", "energy.damp", Severity.Caution)] EnergyDamp,
     [Judged("energy", "size.none", Severity.Stop)] SizeNone,
     [Judged("energy", "size.unit-limited", Severity.Stop)] SizeUnitLimited,
     [Judged("energy", "size.sun-limited", Severity.Stop)] SizeSunLimited,

@@ -83,6 +83,17 @@ public class FollowedHumidityTests
     }
 
     [Fact]
+    public void A_damp_night_is_told_with_the_water_behind_it()
+    {
+        var boat = AnyDesign.Named["Gannet's Rest"];
+        var humidity = Assessor.Assess(boat).Energy!.Figures.Single(f => f.Label == "Humidity inside, on the mean");
+        humidity.Value.ShouldBeInRange(45, 75);
+        var wet = boat with { Survey = boat.Survey with { Space = boat.Survey.Space with { AirChangesPerHour = 6 } } };
+        Assessor.Assess(wet).Energy!.Findings.ShouldContain(f => f.Code == "energy.damp");
+        Assessor.Assess(AnyDesign.Named["Marigold"]).Energy!.Findings.ShouldNotContain(f => f.Code == "energy.damp");
+    }
+
+    [Fact]
     public void The_coil_in_time_is_the_coil_of_the_calculators()
     {
         var unit = UnitCatalogue.Find("MS-12-120")!;

@@ -279,7 +279,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             <th v-if="generators" class="number">hours a week</th>
             <th class="number">costs</th>
             <th class="number">weighs</th>
-            <th>runs lowest in</th>
+            <th class="worst">runs lowest in</th>
             <th v-if="result.yearAsked">weeks of the year held</th>
             <th><span class="shown-to-readers">adopt</span></th>
           </tr>
@@ -296,7 +296,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             </td>
             <td class="number">{{ p.kit.cost.toFixed(0) }} €</td>
             <td class="number">{{ shown(p.kit.massKg, 'mass') }}</td>
-            <td class="soft">{{ say(p.breaksFirst) }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
+            <td class="soft worst">{{ say(p.breaksFirst) }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
             <td v-if="result.yearAsked">
               <template v-if="p.year">
                 <b :class="{ 'severity-stop': p.year.darkDay !== null }">{{ p.year.weeksHeld }} of {{ p.year.weeks }}</b
@@ -403,6 +403,11 @@ h3 {
 .way em {
   font-style: normal;
   color: var(--soft);
+}
+@media (max-width: 700px) {
+  .worst {
+    display: none;
+  }
 }
 progress {
   width: 220px;

@@ -6,7 +6,7 @@ import { shown } from '../../parts/show';
 /** What a soft starter may take away: too much for the source on the left, too little for the motor on the right. */
 const props = defineProps<{ window: ReductionWindow; chosen: number | null }>();
 
-const [low, high, width] = [0.4, 0.8, 560];
+const [low, high, width] = [0.4, 0.8, 360];
 const x = (reduction: number) => ((Math.min(high, Math.max(low, reduction)) - low) / (high - low)) * width;
 const least = computed(() => x(props.window.least));
 const most = computed(() => x(props.window.most));
@@ -28,8 +28,8 @@ const most = computed(() => x(props.window.most));
         <path :d="`M ${x(chosen)} 38 l -6 10 l 12 0 z`" class="chosen" />
         <text :x="x(chosen)" y="62" text-anchor="middle">set {{ shown(chosen, 'fraction') }}</text>
       </g>
-      <text v-if="least > 150" x="4" y="33" class="why">too much for the source</text>
-      <text v-if="width - most > 128" :x="width - 4" y="33" text-anchor="end" class="why">too little for the motor</text>
+      <text v-if="least > 140" x="4" y="33" class="why">too much for the source</text>
+      <text v-if="width - most > 134" :x="width - 4" y="33" text-anchor="end" class="why">too little for the motor</text>
     </svg>
   </section>
 </template>
@@ -37,7 +37,7 @@ const most = computed(() => x(props.window.most));
 <style scoped>
 svg {
   width: 100%;
-  max-width: 640px;
+  max-width: 470px;
   display: block;
 }
 .not {
