@@ -278,7 +278,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
             <th v-if="generators" class="number">generator</th>
             <th v-if="generators" class="number">hours a week</th>
             <th class="number">costs</th>
-            <th class="number">weighs</th>
+            <th class="number worst">weighs</th>
             <th class="worst">runs lowest in</th>
             <th v-if="result.yearAsked">weeks of the year held</th>
             <th><span class="shown-to-readers">adopt</span></th>
@@ -295,7 +295,7 @@ const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fract
               <span v-if="p.fuelLitresAWeek" class="soft">{{ shown(p.fuelLitresAWeek, 'fuel') }}</span>
             </td>
             <td class="number">{{ p.kit.cost.toFixed(0) }} €</td>
-            <td class="number">{{ shown(p.kit.massKg, 'mass') }}</td>
+            <td class="number worst">{{ shown(p.kit.massKg, 'mass') }}</td>
             <td class="soft worst">{{ say(p.breaksFirst) }}, {{ kept(Math.min(...p.minSoc.map((s) => s ?? 0))) }}</td>
             <td v-if="result.yearAsked">
               <template v-if="p.year">
