@@ -75,3 +75,8 @@ export function unitOf(kind: QuantityKind, customary: boolean): UnitView {
 export function choicesOf(field: FieldInfo): Option[] {
   return field.options ? (description.options[field.options] ?? []) : field.choices;
 }
+
+/** A kind of rig as it is spoken of. */
+export function kindOf(kind: string): string {
+  return choicesOf(fieldAt('/survey/kind')).find((o) => o.value === kind)?.label ?? kind;
+}

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, provide, ref, watch, type Component } from 'vue';
 import { useRouter } from 'vue-router';
 import { Refused, whyNot } from '../api/client';
-import { labelOf, stations } from '../api/description';
+import { kindOf, labelOf, stations } from '../api/description';
 import Ledger from '../ledger/Ledger.vue';
 import { isTyping } from '../parts/keys';
 import TopKeys from '../parts/TopKeys.vue';
@@ -77,7 +77,7 @@ useEventListener('keydown', onKey, true);
       <RouterLink to="/" class="home">Yard</RouterLink>
       <b class="name">{{ rig.design.name }}</b>
       <span class="soft where"
-        >{{ rig.design.survey.kind }}{{ rig.design.survey.place.name ? ' · ' + rig.design.survey.place.name : '' }}</span
+        >{{ kindOf(rig.design.survey.kind) }}{{ rig.design.survey.place.name ? ' · ' + rig.design.survey.place.name : '' }}</span
       >
       <span class="space" />
       <span class="soft" role="status" data-saved>{{

@@ -3,7 +3,7 @@ import { useTimeoutFn, useWindowSize } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, textOf, whyNot } from '../api/client';
-import { choicesOf, fieldAt } from '../api/description';
+import { choicesOf, fieldAt, kindOf } from '../api/description';
 import type { RigKind, RigView, SurveyDesign, YardRig } from '../api/generated/schema';
 import RigElevation from '../parts/RigElevation.vue';
 import { shapeOf } from '../parts/rigShape';
@@ -158,7 +158,7 @@ const stageWords: Record<string, string> = {
             </svg>
             <span class="words">
               <b class="name">{{ rig.name }}</b>
-              <span class="soft">{{ rig.survey.kind }}{{ rig.survey.place.name ? ', ' + rig.survey.place.name : '' }}</span>
+              <span class="soft">{{ kindOf(rig.survey.kind) }}{{ rig.survey.place.name ? ', ' + rig.survey.place.name : '' }}</span>
               <span
                 >{{ stageWords[rig.stage] ?? rig.stage }}
                 <span v-if="rig.nextDate" class="date">{{ rig.pending ? '' : '· ' }}next {{ rig.nextDate }}</span></span
