@@ -39,10 +39,10 @@ public class NewcomerTests
         screen.See("[data-corners]", "of 8 cases");
         screen.See("[data-window]", "best");
         screen.See(".findings", "will trip it");
-        var plain = Used(screen);
+        var plain = Used(screen, "none");
         screen.Choose("/start/remedy", "soft starter");
         screen.See(".verdict .headline", "with its soft starter");
-        Used(screen).ShouldBeLessThan(plain);
+        Used(screen, "soft").ShouldBeLessThan(plain);
 
         Next(screen);
         screen.See("h1", "Energy");
@@ -98,11 +98,11 @@ public class NewcomerTests
         screen.Type("/survey/sources/modules/ratedW", "200");
     }
 
-    private static int Used(Screen screen)
+    private static int Used(Screen screen, string helped)
     {
-        screen.See("[data-ledger='start']", "of what it bears");
-        var words = screen.See("[data-ledger='start']").Text;
-        return int.Parse(System.Text.RegularExpressions.Regex.Match(words, @"(\d+) %").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
+        screen.See($"[data-remedy='{helped}']", "used");
+        var words = screen.See($"[data-remedy='{helped}']").Text;
+        return int.Parse(System.Text.RegularExpressions.Regex.Match(words, @"(\d+) % used").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
     }
 
     private static void Commission(Screen screen)
