@@ -116,6 +116,9 @@ public sealed class KitEquipment
         var edit = DesignEdit.Of(_inputs.Survey, s => s.WithBattery(b => b with { Blocks = kit.Batteries }).WithModules(m => m with { Count = kit.Modules }));
         if (kit.SetpointC != _inputs.Energy.SetpointC)
             edit = edit.And(Warmer(kit.SetpointC));
+        // Economy would let the cabin grow warmer than the aim that the kit was found for.
+        if (_inputs.Energy.EcoSoc > 0)
+            edit = edit.And(_inputs.Energy, e => e with { EcoSoc = 0 });
         if (_sizing.ChooseGenerator)
             edit = edit.And(Adopt(generator));
         if (Inverter is not { } inverter)

@@ -69,10 +69,13 @@ internal sealed class KitFindings(EnergyInputs inputs, StartDesign start, KitEqu
     private Finding UnitLimited(SizingDemand limited)
     {
         var larger = LargerUnit(start);
-        return Finding.Of(FindingCode.SizeUnitLimited, Severity.Stop,
+        var elsewhere = larger is null ? " (no unit of the catalogue for this supply holds it)" : "";
+        return RunFindings.UnitLimited(
             Phrase.Of($"On {limited.Days.Words} {inputs.Unit.Id} at full power lets the cabin rise to {limited.WarmestC:Temperature}, too warm for "
-                + $"{limited.WarmHours:Hours}: no battery helps.{(larger is null ? " No unit of the catalogue for this supply holds it." : "")}"),
-            [.. larger is { } found ? [TakeUnit(found.Unit, found.Kit)] : Array.Empty<Remedy>(), .. WarmerThatHolds()]);
+                + $"{limited.WarmHours:Hours}{elsewhere}")) with
+        {
+            Remedies = [.. larger is { } found ? [TakeUnit(found.Unit, found.Kit)] : Array.Empty<Remedy>(), .. WarmerThatHolds()],
+        };
     }
 
     private Remedy TakeUnit(AcUnit unit, KitPoint? kit) => new(Phrase.Of($"take {unit.Id}"),

@@ -65,9 +65,6 @@ internal readonly record struct KitRun(bool Meets, double? MinSoc, double EndSoc
 /// </summary>
 internal sealed class KitTrial(EnergyInputs inputs, KitEquipment equipment, CancellationToken stop)
 {
-    /// <summary>A day repeats itself where it ends no lower than it began, within this share of the bank; definition.</summary>
-    public const double RepeatsWithin = 0.005;
-
     private const int MostDays = 200;
     private const double HoursAWeek = 168;
 
@@ -117,7 +114,7 @@ internal sealed class KitTrial(EnergyInputs inputs, KitEquipment equipment, Canc
                 tally.Add(run, times * Hours(design));
                 if (giveUp && tally.Fails)
                     return tally.Done(run, 0);
-                if (run.EndSoc >= start - RepeatsWithin)
+                if (run.EndSoc >= start - SystemSizing.RepeatsWithin)
                 {
                     if (asked.Days.Begin == DaysBegin.Repeated && times == 1)
                         return tally.Done(run, Hours(design));

@@ -56,6 +56,8 @@ public sealed record LumpedDayInput : DesignPart
     [Field(Count, 0, 30, Label = "Modules, at most in a search")] public int Modules { get; init; } = 6;
     [Field(Fraction, 0, 0.8, Label = "Reserve")] public double Reserve { get; init; } = 0.2;
     [Field(Count, 1, 14, Label = "Days")] public int Days { get; init; } = 1;
+    [Ask("A search asks that it lasts", Help = "day after day: the last day repeated until it ends no lower than it began")]
+    public LastingAim Lasting { get; init; } = LastingAim.DayAfterDay;
     [Field(Count, 0, 60, Label = "People inside", Help = "75 W of warmth each; beside what the loss and the sun bring")] public int People { get; init; }
     [Field(HourOfDay, 0, 24, Label = "they are there from")] public double PeopleFrom { get; init; }
     [Field(HourOfDay, 0, 24, Label = "to", Help = "equal hours mean all day")] public double PeopleTo { get; init; }
@@ -80,6 +82,10 @@ public sealed record LumpedDayInput : DesignPart
 public static class RunCalculators
 {
     private const double PersonW = 75;
+    private const double HoursADay = 24;
+
+    /// <summary>An hour at the start, while a warm rig comes down to its set-point.</summary>
+    private const double SlackHours = 1;
 
     /// <summary>One step of a bank.</summary>
     [Calculator("battery-step", "One step of a battery", "What a load takes out of a bank, losses told apart",
@@ -133,12 +139,22 @@ public static class RunCalculators
             Modules = energyCase.Modules with { Count = 0 }
         }, cabin);
         var demand = energyCase with { AirconW = free.AirconW, Recorded = false, GiveUpSoc = i.Reserve };
-        var least = SystemSizing.Staircase(i.Batteries, i.Modules, kit => SystemSizing.MeetsReserve(
-            EnergySimulation.Run(demand with { Bank = Bank(i, kit.Batteries), Modules = demand.Modules with { Count = kit.Modules } }), i.Reserve));
+        var day = demand.Cut(demand.Steps / i.Days * (i.Days - 1), demand.Steps / i.Days);
+        var least = SystemSizing.Staircase(i.Batteries, i.Modules, kit =>
+        {
+            EnergyResult From(EnergyCase days, double soc) => EnergySimulation.Run(
+                days with { Bank = Bank(i, kit.Batteries), Modules = days.Modules with { Count = kit.Modules }, StartSoc = soc });
+            var first = From(demand, i.StartSoc);
+            return SystemSizing.MeetsReserve(first, i.Reserve)
+                && (i.Lasting == LastingAim.Nights || SystemSizing.Repeats(soc => From(day, soc), first.EndSoc, i.Reserve));
+        });
         var result = new ResultBuilder().Step("E_u", "The unit takes", "Σ P·Δt with all the supply it wants", $"{i.Days} days", free.Ledger.AirconWh,
             QuantityKind.Energy, Citations.EnergyBalance);
         for (var a = 0; a < least.Length; a++)
             result.Words($"{a}", $"with {a} modules", least[a] < 0 ? $"more than {i.Batteries}" : FormattableString.Invariant($"{least[a]} batteries"));
+        if (free.HeldHours < i.Days * HoursADay - SlackHours)
+            result.Judge(RunFindings.UnitLimited(
+                Phrase.Of($"With all the supply it wants {i.Unit} holds {free.HeldHours:Hours} of {i.Days * HoursADay:Hours}")));
         return result.Judge(least[^1] < 0 ? RunFindings.NothingHolds(i.Batteries, i.Modules, Phrase.Of($"{i.Days} days")) : null).Done();
     }
 

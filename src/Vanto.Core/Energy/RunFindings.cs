@@ -1,4 +1,5 @@
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 
 namespace Vanto.Core.Energy;
 
@@ -21,19 +22,18 @@ internal static class RunFindings
     public static Finding NothingHolds(int batteries, int modules, Phrase what) =>
         Finding.Of(FindingCode.SizeNone, Severity.Stop, $"Nothing within {batteries} blocks and {modules} modules holds {what}: the energy is not there.");
 
+    /// <summary>A unit that does not hold the cabin however much it is fed.</summary>
+    /// <param name="words">Where and by how much.</param>
+    public static Finding UnitLimited(Phrase words) => Finding.Of(FindingCode.SizeUnitLimited, Severity.Stop, Phrase.Of($"{words}: no battery helps."));
+
     /// <summary>An error of Vanto's own, said beside the figures it touches.</summary>
-    internal static IEnumerable<Finding> NotClosing(EnergyLedger? open)
-    {
-        if (open is { Closes: false })
-            yield return Finding.Of(FindingCode.EnergyOpen, Severity.Caution, $"The books of a run do not close: {open.ResidualWh:Energy} of "
-                + $"{open.ThroughputWh:Energy} are nowhere. The figures are off by that much; it is a fault of Vanto's, worth reporting with the job file.");
-    }
+    internal static IEnumerable<Finding> NotClosing(EnergyLedger? open) =>
+        open is { Closes: false } ? [NotClosing(Phrase.Of($"{open.ResidualWh:Energy} of {open.ThroughputWh:Energy}"))] : [];
 
     /// <summary>The same of a run's water.</summary>
-    internal static IEnumerable<Finding> NotClosing(Physics.WaterLedger? water)
-    {
-        if (water is { Closes: false })
-            yield return Finding.Of(FindingCode.EnergyOpen, Severity.Caution, $"The water of a run does not close: {water.ResidualKg:Mass} of "
-                + $"{water.ThroughputKg:Mass} are nowhere. It is a fault of Vanto's, worth reporting with the job file.");
-    }
+    internal static IEnumerable<Finding> NotClosing(WaterLedger? water) =>
+        water is { Closes: false } ? [NotClosing(Phrase.Of($"{water.ResidualKg:Mass} of {water.ThroughputKg:Mass} of water"))] : [];
+
+    private static Finding NotClosing(Phrase missing) => Finding.Of(FindingCode.EnergyOpen, Severity.Caution, Phrase.Of($"The books of a run do not close: "
+        + $"{missing} are nowhere. The figures are off by that much; it is a fault of Vanto's, worth reporting with the job file."));
 }

@@ -62,6 +62,8 @@ internal sealed record SizingDays(string Id, Phrase Words, int Count, DaysBegin 
         var days = Phrase.Of($"{Phrase.Join(", ", Asked(sizing).Select(a => a.Words))}{(sizing.Aged ? ", and again with a bank aged to 80 %" : "")}");
         if (sizing.Lasting == LastingAim.Nights)
             days = Phrase.Of($"{days}. That is all: it says nothing of a stay that is longer");
+        if (aim.EcoSoc > 0)
+            days = Phrase.Of($"{days}, with economy off");
         var within = Phrase.Of($"at most {sizing.MostBatteries} blocks and {sizing.MostModules} modules");
         if (sizing.MostCost is { } cost)
             within = Phrase.Of($"{within}, at a cost of {cost:Count}");

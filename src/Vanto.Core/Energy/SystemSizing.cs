@@ -55,6 +55,26 @@ public static class SystemSizing
     public static bool MeetsReserve(EnergyResult result, double reserveSoc) =>
         result.MinSoc >= reserveSoc && result.CutOffHour is null && result.AirOffHour is null;
 
+    /// <summary>A day repeats itself where it ends no lower than it began, within this share of the bank; definition.</summary>
+    public const double RepeatsWithin = 0.005;
+
+    /// <summary>Whether a day, run again and again from where it ends, comes to repeat itself before it falls short.</summary>
+    /// <param name="day">Runs the day from a charge.</param>
+    /// <param name="soc">Charge that the first begins with.</param>
+    /// <param name="reserveSoc">Reserve.</param>
+    public static bool Repeats(Func<double, EnergyResult> day, double soc, double reserveSoc)
+    {
+        while (true)
+        {
+            var run = day(soc);
+            if (!MeetsReserve(run, reserveSoc))
+                return false;
+            if (run.EndSoc >= soc - RepeatsWithin)
+                return true;
+            soc = run.EndSoc;
+        }
+    }
+
     /// <summary>
     /// Points that no other beats: none is at most as dear, as heavy, as warm and as often on its generator and better in one. By cost, then weight,
     /// warmth and generator.

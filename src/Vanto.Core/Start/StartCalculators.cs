@@ -179,6 +179,23 @@ public static class StartCalculators
             .Step("I_run", "Runs on", "(P + jQ)/V", $"RLA {i.RlaA} A", result.RunA, Current, Citations.MotorModel).Done();
     }
 
+    /// <summary>A start over what is not known.</summary>
+    [Calculator("start-corners", "How sure is the start?", "The start over what is not known: start time, locked-rotor current, what the source bears",
+        CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves), nameof(Citations.Trade)])]
+    public static CalculationResult Corners(StartVerdictInput i)
+    {
+        var start = Case(i);
+        var corners = StartCorners.Of(start, (lra, time) => (i with
+        {
+            LraA = Math.Max(MotorModel.LeastLockedRotor * i.RlaA, i.LraA * lra),
+            StartTimeS = i.StartTimeS * time,
+        }).Model(), start.Source.Bearing(1 - StartCorners.BearingApart), start.Source.Bearing(1 + StartCorners.BearingApart));
+        var result = new ResultBuilder()
+            .Step("n", "It starts in", "start time ±40 %, locked rotor ±10 %, bearing ±20 %", $"{corners.Cases} cases", corners.Starts, Count, Citations.Trade)
+            .Number("N", "of so many cases", corners.Cases, Count);
+        return result.Judge(corners.Judge()).Done();
+    }
+
     /// <summary>Largest motor that starts.</summary>
     [Calculator("largest-lra", "Largest motor that starts", "How large a compressor this source starts",
         CitationIds = [nameof(Citations.MotorModel), nameof(Citations.SurgeCurves)])]

@@ -13,7 +13,10 @@ namespace Vanto.Core.Start;
 public sealed record StartCorners(int Cases, int Starts, Phrase Words, Phrase? Settles)
 {
     /// <summary>How far the typical values lie from what a unit turns out to be, either way: common practice.</summary>
-    private const double TimeApart = 0.40, BearingApart = 0.20, LockedRotorApart = 0.10;
+    private const double TimeApart = 0.40, LockedRotorApart = 0.10;
+
+    /// <summary>The same of what a source bears.</summary>
+    public const double BearingApart = 0.20;
 
     /// <summary>A bank on a cold morning, K under what was said; common practice.</summary>
     private const double ColderK = 15;
@@ -23,6 +26,10 @@ public sealed record StartCorners(int Cases, int Starts, Phrase Words, Phrase? S
     /// <summary>True where it starts in every corner.</summary>
     public bool InAll => Starts == Cases;
 
+    /// <summary>What there is to say of them, or null.</summary>
+    public Finding? Judge() => InAll ? null : Finding.Of(FindingCode.StartUnsure, Severity.Caution,
+        $"The verdict hangs on values that are typical, not known of this unit and source: it starts {Words}. {Settles ?? Phrase.Of($"")}");
+
     /// <summary>Runs the corners: start time and locked-rotor current unless they were measured, what the source bears unless its maker says it.</summary>
     /// <param name="start">The start as asked, without what must be shed for it.</param>
     /// <param name="survey">The rig.</param>
@@ -30,7 +37,22 @@ public sealed record StartCorners(int Cases, int Starts, Phrase Words, Phrase? S
     /// <param name="unit">The unit, with its motor as measured where it was.</param>
     /// <param name="peakMeasured">Its highest current was measured.</param>
     /// <param name="timeMeasured">How long it lasts was measured.</param>
-    public static StartCorners Of(StartCase start, SurveyDesign survey, StartDesign design, AcUnit unit, bool peakMeasured, bool timeMeasured)
+    public static StartCorners Of(StartCase start, SurveyDesign survey, StartDesign design, AcUnit unit, bool peakMeasured, bool timeMeasured) =>
+        Of(start, (lraFactor, timeFactor) => StartStation.Motor(unit with
+        {
+            StartTimeS = unit.StartTimeS * timeFactor,
+            LraA = Math.Max(MotorModel.LeastLockedRotor * unit.RlaA, unit.LockedRotorA * lraFactor),
+        }, 1), Source(start, survey, design, -1), Source(start, survey, design, 1), peakMeasured, timeMeasured);
+
+    /// <summary>The same of any start.</summary>
+    /// <param name="start">The start as asked.</param>
+    /// <param name="motor">Its motor by factors of its locked-rotor current and its start time.</param>
+    /// <param name="weak">The source where it bears less than is typical.</param>
+    /// <param name="strong">The source where it bears more.</param>
+    /// <param name="peakMeasured">The motor's highest current was measured.</param>
+    /// <param name="timeMeasured">How long its start lasts was measured.</param>
+    public static StartCorners Of(StartCase start, Func<double, double, MotorModel> motor, PowerSource weak, PowerSource strong, bool peakMeasured = false,
+        bool timeMeasured = false)
     {
         var unknown = new List<Unknown>();
         if (!timeMeasured)
@@ -39,25 +61,16 @@ public sealed record StartCorners(int Cases, int Starts, Phrase Words, Phrase? S
             unknown.Add(Unknown.LockedRotor);
         if (start.Source.Curve is not null)
             unknown.Add(Unknown.Bearing);
-        var (weak, strong) = (Source(start, survey, design, -1), Source(start, survey, design, 1));
         var cases = 1 << unknown.Count;
         var starts = new bool[cases];
         // Bit k of a corner says whether its k-th unknown lies on the hard side.
         bool Hard(int corner, Unknown what) => unknown.IndexOf(what) is >= 0 and var k && (corner >> k & 1) == 1;
         double Apart(int corner, Unknown what, double by) => unknown.Contains(what) ? 1 + (Hard(corner, what) ? by : -by) : 1;
-        Parallel.For(0, cases, corner =>
+        Parallel.For(0, cases, corner => starts[corner] = StartSimulation.Starts(start with
         {
-            var motor = StartStation.Motor(unit with
-            {
-                StartTimeS = unit.StartTimeS * Apart(corner, Unknown.StartTime, TimeApart),
-                LraA = Math.Max(2.5 * unit.RlaA, unit.LockedRotorA * Apart(corner, Unknown.LockedRotor, LockedRotorApart)),
-            }, 1);
-            starts[corner] = StartSimulation.Starts(start with
-            {
-                Motor = motor,
-                Source = !unknown.Contains(Unknown.Bearing) ? start.Source : Hard(corner, Unknown.Bearing) ? weak : strong,
-            });
-        });
+            Motor = motor(Apart(corner, Unknown.LockedRotor, LockedRotorApart), Apart(corner, Unknown.StartTime, TimeApart)),
+            Source = !unknown.Contains(Unknown.Bearing) ? start.Source : Hard(corner, Unknown.Bearing) ? weak : strong,
+        }));
         var count = starts.Count(s => s);
         var telling = unknown.Select(u => (What: u, Apart: Enumerable.Range(0, cases).Sum(c => starts[c] ? Hard(c, u) ? -1 : 1 : 0)))
             .OrderByDescending(u => Math.Abs(u.Apart)).FirstOrDefault();

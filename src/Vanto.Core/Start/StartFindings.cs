@@ -18,10 +18,8 @@ internal static class StartFindings
             yield return Finding.Of(FindingCode.StartAtReserve, Severity.Stop,
                 Phrase.Of($"It starts now, but not at the reserve of {design.ReserveSoc:Fraction}: {atReserve.Cause.Words()}. It must restart before dawn."),
                 remedies);
-        if (result.Outcome is StartOutcome.Starts or StartOutcome.StartsOnlyIfShed && corners is { InAll: false })
-            yield return Finding.Of(FindingCode.StartUnsure, Severity.Caution,
-                Phrase.Of($"The verdict hangs on values that are typical, not known of this unit and source: it starts {corners.Words}. "
-                    + $"{corners.Settles ?? Phrase.Of($"")}"));
+        if (result.Outcome is StartOutcome.Starts or StartOutcome.StartsOnlyIfShed && corners.Judge() is { } unsure)
+            yield return unsure;
         if (result.Outcome == StartOutcome.Starts && Math.Max(result.SurgeUsed, result.BatteryUsed) > 0.5)
             yield return Finding.Of(FindingCode.StartThinMargin, Severity.Caution,
                 Phrase.Of(

@@ -129,4 +129,19 @@ public class SystemSizingTests
                     bus.Feasible(new KitSize(b, a + 1), false).ShouldBeTrue();
                 }
     }
+
+    /// <summary>A kit that lasts day after day is never smaller than one that lasts the days asked from a full bank.</summary>
+    [Fact]
+    public void On_the_bench_lasting_day_after_day_asks_for_more_than_lasting_some_nights()
+    {
+        string[] Least(LastingAim lasting) => [.. RunCalculators.Kit(new LumpedDayInput { Days = 2, Batteries = 8, Modules = 8, Lasting = lasting })
+            .Figures.Where(f => f.Words is not null).Select(f => f.Words!)];
+        var (nights, lasting) = (Least(LastingAim.Nights), Least(LastingAim.DayAfterDay));
+        nights = nights[^9..];
+        lasting = lasting[^9..];
+        static int Batteries(string words) => words.StartsWith("more", StringComparison.Ordinal) ? int.MaxValue : int.Parse(words.Split(' ')[0]);
+        for (var a = 0; a < nights.Length; a++)
+            Batteries(lasting[a]).ShouldBeGreaterThanOrEqualTo(Batteries(nights[a]));
+        lasting.ShouldNotBe(nights, "without enough sun nothing lasts");
+    }
 }

@@ -135,4 +135,14 @@ public class StartCornersTests
         var measured = Start(d => d with { MeasuredA = 52 }, 8000);
         measured.Corners!.Cases.ShouldBeLessThan(8);
     }
+
+    [Fact]
+    public void The_bench_says_how_sure_a_start_is()
+    {
+        double In(double watts) => StartCalculators.Corners(new StartVerdictInput { Source = SourceClass.TransformerInverter, ContinuousW = watts })
+            .Figures.First().Value!.Value;
+        In(8000).ShouldBe(8);
+        In(500).ShouldBe(0);
+        In(2600).ShouldBeGreaterThanOrEqualTo(In(2200));
+    }
 }
