@@ -152,6 +152,30 @@ public class KitSearchTests
     }
 
     [Fact]
+    public void A_start_only_with_loads_off_is_no_kit_unless_the_aim_allows_it()
+    {
+        JobDesign Rooftop(double inverterW, bool shed) => Van with
+        {
+            Unit = Van.Unit with { Chosen = "RT-13-115" },
+            Start = Van.Start with { Remedy = StartRemedy.None, On = SourceChoice.Inverter },
+            Survey = Van.Survey with
+            {
+                Devices = [.. Van.Survey.Devices, new DeviceDesign { Name = "kettle", PowerW = 1200, Supply = DeviceSupply.Ac, OnAtStart = true,
+                    MayWait = true, To = 0.1 }],
+                Sources = Van.Survey.Sources with { Inverter = Van.Survey.Sources.Inverter with { RatedW = inverterW } },
+            },
+            Energy = Van.Energy with
+            {
+                Sizing = Van.Energy.Sizing with { ChooseInverter = false, ShedForStart = shed, HotDays = false, CloudyDays = false, Aged = false, WarmerK = 0 },
+            },
+        };
+        var watts = Enumerable.Range(15, 60).Select(w => w * 100.0)
+            .First(w => Assessor.Assess(Rooftop(w, false)).Start!.Outcome == StartOutcome.StartsOnlyIfShed);
+        Search(Rooftop(watts, false)).Findings.ShouldContain(f => f.Code == "size.start");
+        Search(Rooftop(watts, true)).Findings.ShouldNotContain(f => f.Code == "size.start");
+    }
+
+    [Fact]
     public void Inverter_and_soft_starter_are_chosen_together_by_what_they_cost()
     {
         JobDesign Rooftop(double starter) => Van with
