@@ -12,6 +12,9 @@ public static class MoistAir
     /// <summary>Hottest air that the saturation formula was fitted for, °C; above it hardly any water could saturate the air.</summary>
     public const double HottestC = 200;
 
+    /// <summary>Hottest wet bulb or coil that runs in time look for, °C: beyond it water would boil at height.</summary>
+    public const double HottestWetC = 80;
+
     private const double MassRatio = 0.621945;
     private const double Tolerance = 1e-8;
     private const int MostTries = 30;
@@ -88,7 +91,8 @@ public static class MoistAir
     /// <summary>Wet bulb of air above freezing wet bulbs, by Newton's method from a guess near it, °C; for runs in time, to 1e-6 K.</summary>
     public static double WetBulbNear(double temperatureC, double humidityRatio, double pressurePa, double guessC)
     {
-        var t = Math.Clamp(guessC, 0, Math.Max(0, temperatureC));
+        var most = Math.Clamp(temperatureC, 0, HottestWetC);
+        var t = Math.Clamp(guessC, 0, most);
         for (var i = 0; i < MostTries; i++)
         {
             var (saturated, slope) = Saturated(t, pressurePa);
@@ -96,7 +100,7 @@ public static class MoistAir
             var above = (2501 - 2.326 * t) * saturated - 1.006 * (temperatureC - t);
             var error = above / below - humidityRatio;
             var step = error / (((2501 - 2.326 * t) * slope - 2.326 * saturated + 1.006) / below + 4.186 * above / (below * below));
-            t = Math.Clamp(t - step, 0, Math.Max(0, temperatureC));
+            t = Math.Clamp(t - step, 0, most);
             if (Math.Abs(step) < 1e-6 || t == 0 && step > 0)
                 break;
         }

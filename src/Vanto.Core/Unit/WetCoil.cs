@@ -40,13 +40,15 @@ public static class WetCoil
     /// <summary>Temperature at which saturated air has an enthalpy, by Newton's method from a guess; between −60 °C and the entry.</summary>
     internal static double Apparatus(double enthalpyJkg, double entryC, double pressurePa, double guessC)
     {
-        var t = Math.Clamp(guessC, ColdestC, entryC);
+        // A space without heating in the deepest cold may be colder than any coil; one in a furnace hotter than any wet bulb.
+        var (low, high) = (Math.Min(ColdestC, entryC), Math.Min(entryC, MoistAir.HottestWetC));
+        var t = Math.Clamp(guessC, low, high);
         for (var i = 0; i < MostTries; i++)
         {
             var (ratio, slope) = MoistAir.Saturated(t, pressurePa);
             var step = (enthalpyJkg - MoistAir.Enthalpy(t, ratio))
                 / (MoistAir.HeatCapacity(ratio) + (MoistAir.VaporisationJPerKg + 1860 * t) * slope);
-            var next = Math.Clamp(t + step, ColdestC, entryC);
+            var next = Math.Clamp(t + step, low, high);
             var moved = Math.Abs(next - t);
             t = next;
             if (moved < 1e-7)

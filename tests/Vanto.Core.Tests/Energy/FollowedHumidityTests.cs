@@ -93,6 +93,20 @@ public class FollowedHumidityTests
         Assessor.Assess(AnyDesign.Named["Marigold"]).Energy!.Findings.ShouldNotContain(f => f.Code == "energy.damp");
     }
 
+    [Theory]
+    [InlineData(-67.4, 1e-6)]
+    [InlineData(-30, 2e-4)]
+    [InlineData(96, 0.02)]
+    [InlineData(180, 0.005)]
+    public void Air_beyond_all_that_is_lived_in_is_answered_with_numbers(double airC, double ratio)
+    {
+        var coil = new RoomCoil(UnitCatalogue.Find("MS-12-120")!, 60000);
+        double.IsFinite(coil.WetBulb(airC, ratio)).ShouldBeTrue();
+        coil.Enter(airC, ratio, 3000);
+        double.IsFinite(coil.ForSensible(500, true)).ShouldBeTrue();
+        coil.Mean(900, 0.4, true).SensibleShare.ShouldBeInRange(0, 1);
+    }
+
     [Fact]
     public void The_coil_in_time_is_the_coil_of_the_calculators()
     {
