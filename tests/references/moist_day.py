@@ -86,7 +86,8 @@ def run(rig, sensible):
 
 
 with open('tests/Vanto.Core.Tests/References/moist-day.csv', 'w') as f:
-    f.write(f'# moist_day.py, numpy {np.__version__}, scipy {scipy.__version__}; rig 0 marigold, 1 gannets-rest: held at every hour, with a unit that is never at full power\nrig,unitKWh,meanRhPct\n')
+    f.write(f'# moist_day.py, numpy {np.__version__}, scipy {scipy.__version__}; rig 0 marigold, 1 gannets-rest: held at every hour, '
+            'with a unit that is never at full power\nrig,unitKWh,meanRhPct\n')
     for i, name in enumerate(('marigold', 'gannets-rest')):
         rig = json.load(open(f'tests/references/inputs/{name}.json'))
         rows = [l.split(',') for l in open(f'tests/Vanto.Core.Tests/References/conduction-{name}.csv') if l[0] not in '#h']

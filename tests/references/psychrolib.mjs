@@ -12,6 +12,11 @@ for (let i = 0; i < 400; i++) {
   const rh = Math.round((3 + unit() * 97) * 10) / 10;
   const p = psychro.GetStandardAtmPressure(elevation);
   const w = psychro.GetHumRatioFromRelHum(t, rh / 100, p);
-  rows.push([elevation, t, rh, p, psychro.GetSatVapPres(t), w, psychro.GetTDewPointFromRelHum(t, rh / 100), psychro.GetTWetBulbFromRelHum(t, rh / 100, p), psychro.GetMoistAirEnthalpy(t, w), psychro.GetMoistAirVolume(t, w, p)].join(','));
+  rows.push([
+    elevation, t, rh, p,
+    psychro.GetSatVapPres(t), w,
+    psychro.GetTDewPointFromRelHum(t, rh / 100), psychro.GetTWetBulbFromRelHum(t, rh / 100, p),
+    psychro.GetMoistAirEnthalpy(t, w), psychro.GetMoistAirVolume(t, w, p),
+  ].join(','));
 }
 writeFileSync(new URL('../Vanto.Core.Tests/References/psychrolib.csv', import.meta.url), rows.join('\n') + '\n');

@@ -116,7 +116,8 @@ public sealed partial class ResultBuilder
         var words = NotInNames().Split(label).Where(w => w.Length > 0).ToList();
         var name = string.Concat(words.Select((w, i) => i == 0 ? w.ToLowerInvariant() : char.ToUpperInvariant(w[0]) + w[1..].ToLowerInvariant()));
         name = name.Length == 0 || char.IsAsciiDigit(name[0]) ? "at" + name : name;
-        var whole = name + string.Concat(NotInNames().Split(unit.Replace("²", "2").Replace("³", "3").Replace("°", "").Replace("Ω", "Ohm").Replace("%", "Pct"))
+        var plain = unit.Replace("²", "2").Replace("³", "3").Replace("°", "").Replace("Ω", "Ohm").Replace("%", "Pct");
+        var whole = name + string.Concat(NotInNames().Split(plain)
             .Where(w => w.Length > 0).Select(w => char.ToUpperInvariant(w[0]) + w[1..]));
         var taken = _figures.Count(f => f.Name == whole || f.Name.StartsWith(whole + "_", StringComparison.Ordinal));
         return taken == 0 ? whole : $"{whole}_{taken + 1}";

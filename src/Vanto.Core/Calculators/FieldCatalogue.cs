@@ -18,7 +18,7 @@ public sealed record FieldInfo
 
     public required string Label { get; init; }
 
-    /// <summary>quantity, choice, switch, text or list.</summary>
+    /// <summary>quantity, choice, switch, text, date or list.</summary>
     public required string Input { get; init; }
 
     public QuantityKind? Quantity { get; init; }
@@ -29,7 +29,7 @@ public sealed record FieldInfo
 
     public bool Optional { get; init; }
 
-    public string Help { get; init; } = "";
+    public Phrase Help { get; init; } = Phrase.Empty;
 
     /// <summary>Name of the list its choices stand in; empty for choices of its own.</summary>
     public string Options { get; init; } = "";
@@ -84,7 +84,7 @@ public static class FieldCatalogue
                     Min = field.Min,
                     Max = field.Max,
                     Optional = field.Optional,
-                    Help = field.Help,
+                    Help = Phrase.Marked(field.Help),
                     Default = Json(value, json),
                     Unit = QuantityTable.Of(field.Quantity).InsideSymbol,
                 });
@@ -96,7 +96,7 @@ public static class FieldCatalogue
                     Path = at,
                     Label = ask?.Label ?? property.Name,
                     Input = "list",
-                    Help = ask?.Help ?? "",
+                    Help = Phrase.Marked(ask?.Help ?? ""),
                     Default = Json(fresh, json),
                     Most = (ask ?? Unasked).Most,
                 });
@@ -108,7 +108,7 @@ public static class FieldCatalogue
                     Path = at,
                     Label = ask?.Label ?? property.Name,
                     Input = "choice",
-                    Help = ask?.Help ?? "",
+                    Help = Phrase.Marked(ask?.Help ?? ""),
                     Choices = [.. Enum.GetNames(kind).Select(n => new Option(JsonNamingPolicy.CamelCase.ConvertName(n), Calls.Name(kind, n)))],
                     Default = Json(value, json),
                 });
@@ -118,7 +118,7 @@ public static class FieldCatalogue
                     Path = at,
                     Label = ask?.Label ?? property.Name,
                     Input = "switch",
-                    Help = ask?.Help ?? "",
+                    Help = Phrase.Marked(ask?.Help ?? ""),
                     Default = Json(value, json),
                 });
             else if (kind == typeof(string))
@@ -126,8 +126,8 @@ public static class FieldCatalogue
                 {
                     Path = at,
                     Label = ask?.Label ?? property.Name,
-                    Input = ask?.Options is { Length: > 0 } ? "choice" : "text",
-                    Help = ask?.Help ?? "",
+                    Input = ask?.Options is { Length: > 0 } ? "choice" : ask is { Date: true } ? "date" : "text",
+                    Help = Phrase.Marked(ask?.Help ?? ""),
                     Options = ask?.Options ?? "",
                     Default = Json(value, json),
                     Most = (ask ?? Unasked).Longest,

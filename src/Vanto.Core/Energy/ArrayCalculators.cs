@@ -90,7 +90,8 @@ public static class ArrayCalculators
     {
         var r = PvStrings.Check(Module(i), Input(i), i.Series, i.Parallel, i.LowestC, i.HotCellC, i.StringsFused);
         var result = new ResultBuilder()
-            .Step("V_oc,cold", "Open in the cold", "n·V_oc·(1 + β(T_min − 25))", $"{i.Series} × {i.VocV} × (1 + {i.VocPerK}·({i.LowestC} − 25))", r.VocColdV,
+            .Step("V_oc,cold", "Open in the cold", "n·V_oc·(1 + β(T_min − 25))", $"{i.Series} × {i.VocV} × (1 + {i.VocPerK}·({i.LowestC} − 25))",
+                r.VocColdV,
                 Voltage, Citations.ColdTable)
             .Step("V_oc,table", "Open by the code's table", "n·V_oc·F", $"F {PvStrings.ColdFactor(i.LowestC)}", r.VocTableV, Voltage, Citations.ColdTable)
             .Step("V_mp,hot", "Working when hot", "n·V_mp·(1 + γ(T_c − 25))", $"cells {i.HotCellC} °C", r.VmpHotV, Voltage, Citations.Modules)
@@ -107,7 +108,8 @@ public static class ArrayCalculators
     public static CalculationResult Strings(StringInput i)
     {
         var all = PvStrings.Enumerate(Module(i), Input(i), i.Modules, i.LowestC, i.HotCellC, i.StringsFused);
-        var result = new ResultBuilder().Step("n", "Allowed ways", "all n_s·n_p ≤ N without a stop", $"N {i.Modules}", all.Count, Count, Citations.ColdTable);
+        var result = new ResultBuilder().Step("n", "Allowed ways", "all n_s·n_p ≤ N without a stop", $"N {i.Modules}", all.Count, Count,
+            Citations.ColdTable);
         foreach (var (r, k) in all.Take(8).Select((r, k) => (r, k)))
             result.Words($"{k + 1}", $"{r.Series} in a string, {r.Parallel} strings",
                 FormattableString.Invariant($"{r.VocColdV:0.#} V cold, {r.VmpHotV:0.#} V hot, {r.Modules} modules"));
@@ -124,7 +126,8 @@ public static class ArrayCalculators
         var plan = RoofPacking.Pack(
             new Roof(Mm(i.LengthM), Mm(i.WidthM), Mm(i.MarginM), Mm(i.ModuleLengthM), Mm(i.ModuleWidthM), Mm(i.GapM), hatch, i.ShadowElevationDeg));
         return new ResultBuilder()
-            .Step("N", "Modules", "most in straight rows, back from the far edge by 1 mm", $"{i.LengthM} × {i.WidthM} m", plan.Count, Count, Citations.Geometry)
+            .Step("N", "Modules", "most in straight rows, back from the far edge by 1 mm", $"{i.LengthM} × {i.WidthM} m", plan.Count, Count,
+                Citations.Geometry)
             .Words("rows", "Laid in", plan.InRows ? "rows along the roof" : "columns across the roof")
             .Judge(Finding.Of(FindingCode.RoofHandLayout, Severity.Note, $"A mixed layout by hand may gain one.")).Done();
     }

@@ -91,7 +91,8 @@ internal static class ArrayFindings
         var battery = sources.Battery;
         if (battery is { Fitted: true, TemperatureC: > 0 } && battery.Chemistry.IsLithium() && survey.Climate.WinterC <= 0)
             yield return Finding.Of(FindingCode.BatteryColdNights, Severity.Note,
-                $"Nights fall to {survey.Climate.WinterC:Temperature} here: below 0 °C the bank may not be charged. It needs heating or a board that refuses.");
+                $"Nights fall to {survey.Climate.WinterC:Temperature} here: below {0.0:Temperature} the bank may not "
+                + $"be charged. It needs heating or a board that refuses.");
         if (battery is { Fitted: true, Chemistry: Chemistry.Flooded })
             yield return Finding.Of(FindingCode.BatteryHydrogen, Severity.Stop,
                 $"A flooded bank gives off hydrogen: a closed box with a vent outdoors, never open in the living space.");

@@ -90,7 +90,7 @@ public sealed record SizingDesign : DesignPart
     [Field(QuantityKind.Count, 1, 40, Label = "At most so many battery blocks")] public int MostBatteries { get; init; } = 12;
     [Field(QuantityKind.Count, 0, 60, Label = "At most so many modules", Help = "what the roof holds, see the roof below")]
     public int MostModules { get; init; } = 10;
-    [Ask("It must stand days 3 K hotter")] public bool HotDays { get; init; } = true;
+    [Ask("It must stand hotter days", Help = "{3:TemperatureDifference} hotter than the design day")] public bool HotDays { get; init; } = true;
     [Ask("It must stand cloudy days, 35 % of the sun")] public bool CloudyDays { get; init; } = true;
     [Ask("It must do so with an aged bank, 80 % left")] public bool Aged { get; init; } = true;
     [Field(QuantityKind.Count, 1, 14, Label = "Bad days one after another")] public int Days { get; init; } = 3;
@@ -147,4 +147,7 @@ public sealed record EnergyAssessment : IStationResult
     public required double FuelLitres { get; init; }
     public required ArrayView Array { get; init; }
     public required Phrase SizingAim { get; init; }
+
+    /// <inheritdoc />
+    public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();
 }

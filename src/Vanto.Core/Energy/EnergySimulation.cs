@@ -18,9 +18,6 @@ public sealed class EnergySimulation
     private const double LongAgoS = 1e9;
     private const double FullSoc = 0.97;
     private const double LowDieselLoad = 0.30;
-
-    /// <summary>Where the curves of the units end, °C.</summary>
-    private const double LowestWetBulbC = 5;
     private const int StepsBetweenLooks = 1024;
 
     /// <summary>A unit without power stands still as well, and is counted as such.</summary>
@@ -305,9 +302,10 @@ public sealed class EnergySimulation
         var unit = _case.Unit;
         ref var now = ref _now;
         var moisture = cabin.Moisture;
-        var wetBulb = moisture is null ? cabin.WetBulbC : Math.Max(LowestWetBulbC, _coil!.WetBulb(cabin.AirC, moisture.Ratio));
+        var wetBulb = moisture is null ? cabin.WetBulbC : Math.Max(Performance.LowestWetBulbC, _coil!.WetBulb(cabin.AirC, moisture.Ratio));
         var full = Performance.FullLoad(unit, _case.OutdoorC[k], wetBulb, _case.InletRiseK).Times(_case.CapacityFactor);
-        now.SensibleShare = Performance.SensibleShare(unit.SensibleHeatRatio, cabin.AirC, cabin.WetBulbC);
+        if (_coil is null)
+            now.SensibleShare = Performance.SensibleShare(unit.SensibleHeatRatio, cabin.AirC, cabin.WetBulbC);
         _coil?.Enter(cabin.AirC, moisture!.Ratio, full.CapacityW);
         if (!unit.SingleSpeed || _dt > ThermostatStepS)
         {

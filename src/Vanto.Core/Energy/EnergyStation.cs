@@ -30,6 +30,19 @@ public sealed class EnergyStation : Station<EnergyAssessment>
     public override StationPhase Phase => StationPhase.Size;
 
     /// <inheritdoc />
+    public override IReadOnlyList<StationLeaf> Leaves { get; } =
+    [
+        new("night", "night", "Will it last the night?"),
+        new("kit", "smallest kit", "What is the least that does it?"),
+        new("roof", "roof and strings", "What fits on the roof, and in which strings?"),
+        new("year", "year", "What becomes of it through a year?"),
+        new("stretch", "any stretch", "How does it go through these days?"),
+        new("limited", "limited power", "What goes off first, and what does a degree cost?"),
+        new("by-hand", "by hand", "Does the pencil agree?"),
+        new("options", "options", "Which of the designs is better?"),
+    ];
+
+    /// <inheritdoc />
     public override IReadOnlyList<Type> Reads =>
         [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(LoadDesign), typeof(UnitDesign), typeof(EnergyDesign),
             typeof(StartDesign)];
@@ -129,6 +142,18 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             FuelLitres = result.FuelLitres,
             Array = array,
             SizingAim = SizingDays.Sentence(inputs),
+            Answers = Answers(inputs, array, budget),
+        };
+    }
+
+    private static Dictionary<string, Phrase> Answers(EnergyInputs inputs, ArrayView array, BudgetComparison budget)
+    {
+        var (count, fits) = (inputs.Survey.Sources.Modules.Count, array.Roof.Count);
+        var strings = array.Chosen is { } s ? Phrase.Of($"; {s.Series} in a string give {s.VocColdV:Voltage} on the coldest morning") : Phrase.Empty;
+        return new Dictionary<string, Phrase>
+        {
+            ["roof"] = Phrase.Of($"{count} {(count == 1 ? "module" : "modules")} planned, {fits} fit in straight rows{strings}."),
+            ["by-hand"] = Phrase.Of($"By hand {budget.HandWh:Energy} a day, simulated {budget.SimulatedWh:Energy}."),
         };
     }
 

@@ -25,6 +25,9 @@ public sealed record EnergyStretchResult
 
     public required double MinSoc { get; init; }
 
+    /// <summary>What these days come to, in a sentence.</summary>
+    public Phrase Answer => Phrase.Of($"Holds {HeldHours:Hours} of {WindowHours:Hours} in these days; the unit takes {AirconWh:Energy}.");
+
     public required double EndSoc { get; init; }
 
     public required double AirconWh { get; init; }
@@ -90,7 +93,8 @@ public static class EnergyStretch
             GeneratorHours = result.GeneratorHours,
             FuelLitres = result.FuelLitres,
             Ledger = ledger,
-            Findings = Finding.Ranked(Findings(inputs, first, result, hours, failure).Concat(RunFindings.NotClosing(ledger))),
+            Findings = Finding.Ranked(Findings(inputs, first, result, hours,
+                failure).Concat(RunFindings.NotClosing(ledger)).Concat(RunFindings.NotClosing(result.Water))),
             Weeks = Remarkable(weather),
         };
     }

@@ -47,6 +47,10 @@ public sealed record EnergyYearResult
 
     /// <summary>What fails first and when.</summary>
     public required IReadOnlyList<Finding> Findings { get; init; }
+
+    /// <summary>What the year comes to, in a sentence.</summary>
+    public Phrase Answer => WarmHours < 0.5 ? Phrase.Of($"The year is held; the unit takes {1000 * AirconKWh:Energy}.")
+        : Phrase.Of($"{WarmHours:Hours} of the year are too warm; the unit takes {1000 * AirconKWh:Energy}.");
 }
 
 /// <summary>Runs a rig and its sources through hourly weather, cabin and electrical side together; long work beside the assessment.</summary>
@@ -77,7 +81,8 @@ public static class EnergyYear
             WarmHours = weeks.Sum(w => w.WarmHours),
             Cycles = inputs.Survey.Sources.Battery.Fitted ? cycles : 0,
             Ledger = ledger,
-            Findings = Finding.Ranked(Findings(inputs, weeks, result, hours).Concat(RunFindings.NotClosing(ledger))),
+            Findings = Finding.Ranked(Findings(inputs, weeks, result,
+                hours).Concat(RunFindings.NotClosing(ledger)).Concat(RunFindings.NotClosing(result.Water))),
         };
     }
 

@@ -61,7 +61,8 @@ internal static class HeldMoisture
                 return;
             }
             var unit = inputs.Unit;
-            var full = Performance.FullLoad(unit, drivers.OutdoorC[k], Math.Max(5, coil.WetBulb(airC, moisture.Ratio)), inputs.UnitDesign.InletRiseK)
+            var full = Performance.FullLoad(unit, drivers.OutdoorC[k], Math.Max(Performance.LowestWetBulbC, coil.WetBulb(airC, moisture.Ratio)),
+                inputs.UnitDesign.InletRiseK)
                 .Times(Capacity.PlaceFactor(space.Weather.PressurePa, inputs.UnitDesign.AirFlowShare));
             coil.Enter(airC, moisture.Ratio, full.CapacityW);
             var wants = Math.Min(coil.ForSensible(sensibleW, !unit.FanRestsWithCompressor), unit.MaxShare * full.CapacityW);

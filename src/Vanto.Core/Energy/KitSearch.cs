@@ -13,9 +13,10 @@ namespace Vanto.Core.Energy;
 /// as they are sold. The cabin must hold as well as the charge; the start is asked of each bank at the reserve. Long work: reports progress and can
 /// be stopped.
 /// </summary>
-public sealed class KitSearch
+public sealed class KitSearch : IKitSearch
 {
     private readonly EnergyInputs _inputs;
+    private readonly StartDesign _start;
     private readonly SizingDesign _sizing;
     private readonly KitEquipment _equipment;
     private readonly KitTrial _trial;
@@ -26,7 +27,7 @@ public sealed class KitSearch
 
     private KitSearch(EnergyInputs inputs, StartDesign start, AcUnit unit, CancellationToken stop)
     {
-        (_inputs, _stop) = (inputs with { Unit = unit, Stop = stop }, stop);
+        (_inputs, _start, _stop) = (inputs with { Unit = unit, Stop = stop }, start, stop);
         _sizing = inputs.Energy.Sizing;
         _equipment = new KitEquipment(_inputs, start, unit);
         _trial = new KitTrial(_inputs, _equipment, stop);
@@ -52,7 +53,7 @@ public sealed class KitSearch
             throw new InputException("survey.sources.battery", "none", "Say what one battery block is like; the search counts such blocks.");
         var search = new KitSearch(inputs, start, unit.Unit, stop);
         search.Draw();
-        return search.Search(start, year, progress);
+        return search.Search(year, progress);
     }
 
     /// <summary>What the unit draws on each of the days at each set-point, and the equipment that carries it.</summary>
@@ -60,7 +61,7 @@ public sealed class KitSearch
     {
         Parallel.For(0, _demands.Length, new ParallelOptions { CancellationToken = _stop },
             i => _demands[i] = SizingDemand.Of(Held(_holds[i / _days.Count]), _days[i % _days.Count]));
-        _equipment.Choose(_demands.Max(d => d.Case.AirconW!.Zip(d.Case.AcLoadW, (u, l) => u + l).Max()), _demands.Max(d => d.Case.AcLoadW.Max()));
+        _equipment.Choose(PeakW, PeakLoadsW);
     }
 
     private EnergyInputs Held(double setpointC) => _inputs with
@@ -68,7 +69,7 @@ public sealed class KitSearch
         Energy = _inputs.Energy with { SetpointC = setpointC, OtherwiseC = _inputs.Energy.OtherwiseC + setpointC - _inputs.Energy.SetpointC, StartSoc = 1 },
     };
 
-    private SizingResult Search(StartDesign start, WeatherYear? year, IProgress<SizingProgress>? progress)
+    private SizingResult Search(WeatherYear? year, IProgress<SizingProgress>? progress)
     {
         var generators = _equipment.Generators;
         // By generator, set-point, days.
@@ -87,12 +88,7 @@ public sealed class KitSearch
         var frontier = Frontier(held);
         var years = year is null ? null : new KitYears(_inputs, year, _stop);
         frontier = years?.Through(frontier) ?? frontier;
-        var findings = new KitFindings(_inputs, start, _equipment, scenarios, frontier, _holds, held, fitted, _demands)
-        {
-            MissingWh = MissingWh,
-            Carried = CarriedFrom,
-            LargerUnit = LargerUnit,
-        };
+        var findings = new KitFindings(this, _inputs, _start, _equipment, scenarios, frontier, _holds, held, fitted, _demands);
         return new SizingResult
         {
             SetpointC = _holds[0],
@@ -242,9 +238,8 @@ public sealed class KitSearch
         return steps;
     }
 
-    /// <summary>What the sun leaves uncovered of the repeated design day with all modules allowed, whatever the bank, Wh; 0 or less where it covers
-    /// it.</summary>
-    private double MissingWh()
+    /// <inheritdoc />
+    double IKitSearch.MissingWh()
     {
         var design = Fitted(Design(0, false), _equipment.Generators[0]);
         var bank = SourceBuilder.Bank(_equipment.Bank(VastBank * _sizing.MostBatteries, false));
@@ -257,34 +252,83 @@ public sealed class KitSearch
         return (bank.StoredJ(HalfWay) - bank.StoredJ(run.EndSoc)) / 3600 / 2;
     }
 
+    /// <summary>A bank so large that its charge hardly moves in a day, as a multiple of the largest allowed.</summary>
     private const int VastBank = 10;
+
+    /// <summary>A charge from which it takes all the sun gives and runs dry of nothing.</summary>
     private const double HalfWay = 0.6;
 
-    /// <summary>Fewest modules beyond those allowed with which the largest bank holds all days; null where not even the most do.</summary>
-    private int? CarriedFrom()
+    /// <inheritdoc />
+    int? IKitSearch.ModulesThatHold()
     {
-        for (var modules = _sizing.MostModules + 1; modules <= ModulesDesign.Most; modules++)
-            if (_days.Select((d, i) => _trial.Of(Fitted(_demands[i], _equipment.Generators[0]), Fitted(Design(0, d.Aged), _equipment.Generators[0]),
-                new KitSize(_sizing.MostBatteries, modules))).All(r => r.Meets))
-                return modules;
+        for (var modules = _sizing.MostModules + 1; modules <= MostModulesAsked; modules++)
+            if (Stands(_equipment.Generators[0], new KitSize(_sizing.MostBatteries, modules)))
+                return Finds(s => s with { MostModules = modules }) ? modules : null;
         return null;
     }
 
-    /// <summary>The smallest unit of the catalogue for the same supply that holds all days, and the kit it then takes; null where none does.</summary>
-    private (AcUnit Unit, KitPoint? Kit)? LargerUnit(StartDesign start)
+    /// <summary>Modules that a search can be asked about.</summary>
+    private const int MostModulesAsked = 60;
+
+    /// <summary>Whether a kit stands all days at the aim's own set-point.</summary>
+    private bool Stands(GeneratorChoice? generator, KitSize kit) => _equipment.Starts(kit.Batteries) && _days.Select((d, i) =>
+        _trial.Of(Fitted(_demands[i], generator), Fitted(Design(0, d.Aged), generator),
+            kit)).All(r => r.Meets && r.GeneratorHours <= _sizing.MostGeneratorHours);
+
+    /// <inheritdoc />
+    public bool Finds(Func<SizingDesign, SizingDesign> change)
+    {
+        var search = new KitSearch(_inputs with { Energy = _inputs.Energy with { Sizing = change(_sizing) with { WarmerK = 0 } } }, _start, _inputs.Unit,
+            _stop);
+        search.Draw();
+        var largest = new KitSize(search._sizing.MostBatteries, search._sizing.MostModules);
+        bool May(GeneratorChoice? generator) => search.Within(search._equipment.Point(search._holds[0], largest, generator, 0)) && search.Stands(generator,
+            largest);
+        return search._equipment.Generators.Any(May) || search.FindsAny();
+    }
+
+    /// <summary>Whether any kit within the limits stands all days at the aim's own set-point.</summary>
+    private bool FindsAny() => _equipment.Generators.Any(generator =>
+    {
+        var map = All(Enumerable.Range(0, _days.Count).Select(i => Map(i, generator)).ToArray());
+        return map.Index().Any(column => column.Item.Index().Any(
+            cell => cell.Item && Within(_equipment.Point(_holds[0], new KitSize(cell.Index + 1, column.Index), generator, 0))));
+    });
+
+    /// <inheritdoc />
+    (AcUnit Unit, KitPoint? Kit)? IKitSearch.LargerUnit()
     {
         var own = _inputs.Unit;
         foreach (var unit in UnitCatalogue.All.Where(u => u.RatedCapacityW > own.RatedCapacityW && u.SupplyVoltageV == own.SupplyVoltageV
             && u.FrequencyHz == own.FrequencyHz).OrderBy(u => u.RatedCapacityW).ThenBy(u => u.RatedPowerW))
         {
-            var search = new KitSearch(_inputs, start, unit, _stop);
+            var search = new KitSearch(_inputs, _start, unit, _stop);
             if (_days.Select(d => SizingDemand.Of(search.Held(_holds[0]), d)).Any(d => d.UnitLimited))
                 continue;
             search.Draw();
             var maps = search._demands.Take(_days.Count).Select((_, i) => search.Map(i, search._equipment.Generators[0])).ToArray();
-            var holding = All(maps);
-            return (unit, search.Candidates(new MeetingKits([[holding]])).FirstOrDefault()?.Kit);
+            return (unit, search.Candidates(new MeetingKits([[All(maps)]])).FirstOrDefault()?.Kit);
         }
         return null;
     }
+
+    /// <inheritdoc />
+    double? IKitSearch.SoftStarterThatStarts()
+    {
+        if (!_inputs.Unit.SingleSpeed || _start.Remedy != StartRemedy.None)
+            return null;
+        return Reductions.Cast<double?>().FirstOrDefault(reduction =>
+        {
+            var equipment = new KitEquipment(_inputs, _start with { Remedy = StartRemedy.SoftStarter, Reduction = reduction!.Value }, _inputs.Unit);
+            equipment.Choose(PeakW, PeakLoadsW);
+            return !equipment.NoneStarts;
+        });
+    }
+
+    /// <summary>Reductions of soft starters as they are sold, the usual one first; common practice.</summary>
+    private static readonly double[] Reductions = [KitEquipment.SoftReduction, 0.60, 0.70, 0.55, 0.50, 0.45, 0.40];
+
+    private double PeakW => _demands.Max(d => d.Case.AirconW!.Zip(d.Case.AcLoadW, (u, l) => u + l).Max());
+
+    private double PeakLoadsW => _demands.Max(d => d.Case.AcLoadW.Max());
 }

@@ -86,4 +86,12 @@ public sealed record SizingResult
     public required int Evaluations { get; init; }
 
     public required InverterChoice? Inverter { get; init; }
+
+    /// <summary>The kit that it comes to, in a sentence.</summary>
+    public Phrase Answer => (LastsTheYear ?? Frontier.Where(p => p.Kit.SetpointC == SetpointC).MinBy(p => p.Kit.Cost)) is { } least
+        ? Phrase.Of($"{least.Kit.Batteries} battery {(least.Kit.Batteries == 1 ? "block" : "blocks")} and {least.Kit.Modules} "
+            + $"{(least.Kit.Modules == 1 ? "module" : "modules")} at {least.Kit.SetpointC:Temperature}"
+            + $"{(LastsTheYear is null ? "" : ", and they last the year")}.")
+        : Frontier.Count > 0 ? Phrase.Of($"Nothing within the limits holds {SetpointC:Temperature}; warmer it goes.")
+        : Phrase.Of($"No kit within the limits does it.");
 }

@@ -1,3 +1,4 @@
+using Vanto.Core.Findings;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
 
@@ -9,7 +10,25 @@ namespace Vanto.Core.Energy;
 /// <param name="WeeksUnderReserve">Weeks in which the charge falls under the reserve.</param>
 /// <param name="WarmHours">Hours of the window that are too warm.</param>
 /// <param name="DarkDay">First day on which everything goes dark; null where none does.</param>
-public sealed record KitYear(int Weeks, int WeeksHeld, int WeeksUnderReserve, double WarmHours, int? DarkDay);
+public sealed record KitYear(int Weeks, int WeeksHeld, int WeeksUnderReserve, double WarmHours, int? DarkDay)
+{
+    /// <summary>Hours that may be too warm in a week that counts as held; definition.</summary>
+    internal const double WarmHoursAllowed = 1;
+
+    /// <summary>What falls short, first what is worst.</summary>
+    public Phrase Words => DarkDay is { } day ? Phrase.Of($"dark on day {day}") : Short() is { Count: > 0 } shorts ? Phrase.Join(", ", shorts)
+        : Phrase.Of($"all year");
+
+    private List<Phrase> Short()
+    {
+        var shorts = new List<Phrase>();
+        if (WeeksUnderReserve > 0)
+            shorts.Add(Phrase.Of($"{WeeksUnderReserve} under reserve"));
+        if (WarmHours >= WarmHoursAllowed)
+            shorts.Add(Phrase.Of($"{WarmHours:Hours} too warm"));
+        return shorts;
+    }
+}
 
 /// <summary>Runs kits through the year, each adopted as it would be.</summary>
 internal sealed class KitYears
@@ -19,9 +38,6 @@ internal sealed class KitYears
 
     /// <summary>Weeks that may fail where the year is asked; common practice, a fortnight in a year.</summary>
     public const int WeeksAllowed = 2;
-
-    /// <summary>Hours of a week that may be too warm in a week that counts as held.</summary>
-    private const double WarmHoursAllowed = 1;
 
     /// <summary>Kits tried at most when one is looked for that lasts the year.</summary>
     private const int MostTried = 60;
@@ -78,7 +94,7 @@ internal sealed class KitYears
         var adopted = _inputs with { Survey = point.Edit.Apply(_inputs.Survey), Energy = point.Edit.Apply(_inputs.Energy) with { StartSoc = 1 } };
         var (result, energyCase, hours) = new DayRun(adopted, _through, EnergyYear.StepS, _days).Run();
         var weeks = EnergyYear.Weeks(adopted, result, energyCase, hours);
-        return new KitYear(weeks.Count, weeks.Count(w => w.MinSoc >= adopted.ReserveSoc && w.WarmHours < WarmHoursAllowed),
+        return new KitYear(weeks.Count, weeks.Count(w => w.MinSoc >= adopted.ReserveSoc && w.WarmHours < KitYear.WarmHoursAllowed),
             weeks.Count(w => w.MinSoc < adopted.ReserveSoc), weeks.Sum(w => w.WarmHours), result.CutOffHour is { } dark ? (int)(dark / 24) + 1 : null);
     }
 }

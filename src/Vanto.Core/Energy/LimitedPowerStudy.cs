@@ -23,6 +23,10 @@ public sealed record LimitedPowerView
     /// <summary>What each degree costs, by simulation.</summary>
     public required IReadOnlyList<DegreeRow> Degrees { get; init; }
 
+    /// <summary>What a degree is worth, in a sentence.</summary>
+    public Phrase Answer => Degrees.FirstOrDefault(d => d.Kelvin == 1) is { } warmer
+        ? Phrase.Of($"{1.0:TemperatureDifference} warmer spares {-warmer.DifferenceWh:Energy} a day.") : Phrase.Of($"What a degree costs is not known here.");
+
     /// <summary>The quick estimate of one degree beside it.</summary>
     public required double QuickWh { get; init; }
 
@@ -112,9 +116,9 @@ public static class LimitedPowerStudy
 
     private static Finding NeverCools(EnergyInputs inputs, EnergyResult run) => run.Mode.Any(m => m is RunMode.Blocked or RunMode.Standby)
         ? Finding.Of(FindingCode.LimitedBlocked, Severity.Caution,
-            $"On the design day {inputs.Unit.Id} never cools: the sources do not carry it. What a degree costs is reckoned from its rating, not from a run.")
+            $"On the design day {inputs.Unit.Name} never cools: the sources do not carry it. What a degree costs is reckoned from its rating, not from a run.")
         : Finding.Of(FindingCode.LimitedIdle, Severity.Note,
-            $"On the design day {inputs.Unit.Id} has nothing to cool. What a degree costs is reckoned from its rating, not from a run.");
+            $"On the design day {inputs.Unit.Name} has nothing to cool. What a degree costs is reckoned from its rating, not from a run.");
 
     /// <summary>What the rig takes from its bank and sources in the day.</summary>
     private static double TakenWh(EnergyResult run) => run.Ledger.AirconWh + run.Ledger.DcLoadWh + run.Ledger.AcLoadWh + run.Ledger.InverterLossWh;

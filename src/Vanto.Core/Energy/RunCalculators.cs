@@ -116,7 +116,8 @@ public static class RunCalculators
         return new ResultBuilder()
             .Step("E_u", "The unit takes", "Σ P·Δt", $"{energyCase.Steps} steps of {energyCase.StepS} s", r.Ledger.AirconWh, QuantityKind.Energy,
                 Citations.EnergyBalance)
-            .Step("E_s", "The sun gives", "Σ N·P·G/1000·…·Δt", $"{i.Modules} × {i.ModuleW} W", r.Ledger.PvAvailableWh, QuantityKind.Energy, Citations.Modules)
+            .Step("E_s", "The sun gives", "Σ N·P·G/1000·…·Δt", $"{i.Modules} × {i.ModuleW} W", r.Ledger.PvAvailableWh, QuantityKind.Energy,
+                Citations.Modules)
             .Number("E_c", "of it without a taker", r.Ledger.CurtailedWh, QuantityKind.Energy)
             .Step("s_min", "Lowest charge", "smallest of the run", $"{i.Batteries} × {i.BatteryAh} Ah", r.MinSoc, Fraction, Citations.EnergyBalance)
             .Number("s_end", "Charge at the end", r.EndSoc, Fraction)

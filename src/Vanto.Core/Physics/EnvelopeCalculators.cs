@@ -126,7 +126,8 @@ public static class EnvelopeCalculators
         return new ResultBuilder()
             .Step("s", "Shaded", "h_s = clip(D·tan el/cos γ − gap), by 40 slices", $"D {i.DepthM} m, gap {i.GapM} m",
                 Shading.AwningShaded(sun, i.FaceAzimuthDeg, i.DepthM, i.GapM, i.HeightM, i.WidthM, i.AwningWidthM, i.OffsetM), Fraction, Citations.Geometry)
-            .Step("f_d", "Sky left, wide awning", "[√((gap+h)² + D²) − √(gap² + D²)]/h", $"h {i.HeightM} m", Shading.AwningSky(i.DepthM, i.GapM, i.HeightM),
+            .Step("f_d", "Sky left, wide awning", "[√((gap+h)² + D²) − √(gap² + D²)]/h", $"h {i.HeightM} m", Shading.AwningSky(i.DepthM, i.GapM,
+                i.HeightM),
                 Fraction, Citations.Geometry).Done();
     }
 
@@ -141,7 +142,8 @@ public static class EnvelopeCalculators
         var (u, clear, zone) = Bridging.ZoneMethod([Layer.Of("steel", i.SheetM), new Layer(foam, i.InsulationM, 0), Layer.Of("plywood", i.LiningM)], 1,
             i.FlangeM, i.DepthM, i.WebM, i.MetalWmK, i.SpacingM, 0.13, 0.04);
         return new ResultBuilder()
-            .Step("W_z", "Width affected", "m + 2·max(d, 13 mm), at most S", $"{i.FlangeM} + 2·max({i.DepthM}, 0.013)", zone, SmallLength, Citations.ZoneMethod)
+            .Step("W_z", "Width affected", "m + 2·max(d, 13 mm), at most S", $"{i.FlangeM} + 2·max({i.DepthM}, 0.013)", zone, SmallLength,
+                Citations.ZoneMethod)
             .Step("U_clear", "U between the ribs", "1/(ΣR)", $"R_si 0.13, R_se 0.04", clear, ThermalTransmittance, Citations.Films)
             .Step("U", "U with the ribs", "(UA_zone + (S − W_z)·U_clear)/S", $"S {i.SpacingM} m", u, ThermalTransmittance, Citations.ZoneMethod)
             .Step("U_extra", "Ribs add", "U − U_clear", $"{u:0.####} − {clear:0.####}", u - clear, ThermalTransmittance, Citations.ZoneMethod).Done();
@@ -158,7 +160,8 @@ public static class EnvelopeCalculators
             .Step("Q", "Flow while it is open", "(C_d/3)·w·H·√(g·H·ΔT/T_m)", $"C_d 0.6, ΔT {Math.Abs(i.OutsideC - i.InsideC):0.#} K", flow, AirFlow,
                 Citations.DoorFlow)
             .Step("V", "Changed in one opening", "V·(1 − e^(−Q·s/V))", $"{i.VolumeM3} m³, {i.OpenS} s", changed, Volume, Citations.DoorFlow)
-            .Step("q", "Sensible heat on the mean", "ρ·V̇·c_p·ΔT", $"{i.OpeningsPerHour} an hour", density * mean * 1017 * (i.OutsideC - i.InsideC), Power,
+            .Step("q", "Sensible heat on the mean", "ρ·V̇·c_p·ΔT", $"{i.OpeningsPerHour} an hour", density * mean * 1017 * (i.OutsideC - i.InsideC),
+                Power,
                 Citations.Psychrometrics).Done();
     }
 
@@ -171,7 +174,8 @@ public static class EnvelopeCalculators
     {
         var ppm = AirExchange.CarbonDioxidePpm(i.Awake, i.Asleep, 1000 * i.FreshM3s);
         var result = new ResultBuilder()
-            .Step("c", "Carbon dioxide, ppm", "420 + (n·0.0052 + m·0.0036)/V̇·10⁶", $"{i.Awake} awake, {i.Asleep} asleep, {1000 * i.FreshM3s:0.##} L/s", ppm,
+            .Step("c", "Carbon dioxide, ppm", "420 + (n·0.0052 + m·0.0036)/V̇·10⁶", $"{i.Awake} awake, {i.Asleep} asleep, {1000 * i.FreshM3s:0.##} L/s",
+                ppm,
                 Count, Citations.Breath)
             .Judge(AirExchange.JudgeBreath(ppm, i.FreshM3s));
         var needed = AirExchange.FlameAirLs(i.FlameW) / 1000;

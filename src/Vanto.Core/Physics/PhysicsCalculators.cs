@@ -154,10 +154,12 @@ public static class PhysicsCalculators
         var (p, w) = i.State();
         var saturation = MoistAir.SaturationPressure(i.DryBulbC);
         return new ResultBuilder()
-            .Step("p", "Air pressure", i.PressurePa is null ? "101325·(1 − 2.25577e−5·Z)^5.2559" : "barometer", $"Z {i.ElevationM} m", p, AbsolutePressure,
+            .Step("p", "Air pressure", i.PressurePa is null ? "101325·(1 − 2.25577e−5·Z)^5.2559" : "barometer", $"Z {i.ElevationM} m", p,
+                AbsolutePressure,
                 Citations.Atmosphere)
             .Step("p_ws", "Saturation pressure", "Hyland and Wexler", $"t {i.DryBulbC} °C", saturation, AbsolutePressure, Citations.Psychrometrics)
-            .Step("W", "Humidity ratio", "0.621945·p_w/(p − p_w)", $"p_w {MoistAir.VapourPressure(w, p):0.##} Pa", w, HumidityRatio, Citations.Psychrometrics)
+            .Step("W", "Humidity ratio", "0.621945·p_w/(p − p_w)", $"p_w {MoistAir.VapourPressure(w, p):0.##} Pa", w, HumidityRatio,
+                Citations.Psychrometrics)
             .Step("RH", "Relative humidity", "p_w/p_ws", $"{MoistAir.VapourPressure(w, p):0.##}/{saturation:0.##}", MoistAir.RelativeHumidity(i.DryBulbC, w, p),
                 Percent, Citations.Psychrometrics)
             .Number("rho", "Air density", (1 + w) / MoistAir.SpecificVolume(i.DryBulbC, w, p), Density)
@@ -179,7 +181,8 @@ public static class PhysicsCalculators
             .Step("δ", "Declination", "asin(sin ε · sin λ)", $"{i.Year}-{i.Month}-{i.DayOfMonth}", sun.DeclinationDeg, Degrees, Citations.SunPosition)
             .Step("el", "Elevation", "asin(sin φ sin δ + cos φ cos δ cos H), parallax and refraction", $"φ {i.LatitudeDeg}", sun.ElevationDeg, Degrees,
                 Citations.SunPosition)
-            .Step("az", "Azimuth from north", "atan2(sin H, cos H sin φ − tan δ cos φ) + 180", $"hour {i.Hour}", sun.AzimuthDeg, Degrees, Citations.SunPosition)
+            .Step("az", "Azimuth from north", "atan2(sin H, cos H sin φ − tan δ cos φ) + 180", $"hour {i.Hour}", sun.AzimuthDeg, Degrees,
+                Citations.SunPosition)
             .Done();
     }
 
@@ -192,7 +195,8 @@ public static class PhysicsCalculators
         return new ResultBuilder()
             .Step("G0n", "Above the air", "1367·(1.00011 + 0.034221 cos β + …)", $"day {i.DayOfYear}", Sun.Extraterrestrial(i.DayOfYear),
                 QuantityKind.Irradiance, Citations.Extraterrestrial)
-            .Step("GHI", "Global horizontal", "c₁·G0n·cos z·exp(−c₂·m'·(f₁ + f₂(TL − 1)))", $"z {i.ZenithDeg}°, TL {i.LinkeTurbidity}", sky.Global,
+            .Step("GHI", "Global horizontal", "c₁·G0n·cos z·exp(−c₂·m'·(f₁ + f₂(TL − 1)))", $"z {i.ZenithDeg}°, TL {i.LinkeTurbidity}",
+                sky.Global,
                 QuantityKind.Irradiance, Citations.ClearSky)
             .Step("DNI", "Direct normal", "min of beam and balance", $"Z {i.ElevationM} m", sky.Direct, QuantityKind.Irradiance, Citations.ClearSky)
             .Step("DHI", "Diffuse horizontal", "GHI − DNI·cos z", $"{sky.Global:0.#} − {sky.Direct:0.#}·cos z", sky.Diffuse, QuantityKind.Irradiance,
@@ -268,7 +272,8 @@ public static class PhysicsCalculators
             .Step("R_se", "Outside film", "1/(4 + 4v + ε·4σT³)", $"v {i.WindMs} m/s", 1 / film, ThermalResistance, Citations.Films)
             .Step("ΣR", "Layers", "Σ d/k + gap", $"{i.SheetM}/{i.SheetWmK} + {i.InsulationM}/{i.InsulationWmK} + {i.GapM2KW} + {i.LiningM}/{i.LiningWmK}",
                 resistance, ThermalResistance, Citations.Materials)
-            .Step("U", "U", "1/(R_se + ΣR + R_si)", $"1/({1 / film:0.####} + {resistance:0.####} + {i.InsideFilm})", 1 / (1 / film + resistance + i.InsideFilm),
+            .Step("U", "U", "1/(R_se + ΣR + R_si)", $"1/({1 / film:0.####} + {resistance:0.####} + {i.InsideFilm})",
+                1 / (1 / film + resistance + i.InsideFilm),
                 ThermalTransmittance, Citations.Films)
             .Done();
     }

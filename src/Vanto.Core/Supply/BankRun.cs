@@ -119,7 +119,8 @@ public sealed class BankRun
     }
 
     /// <summary>
-    /// Charge at the end of a step, d = next − soc in proportion to the current: σ²·P = σ·∫V ds + R·d², quadratic within a segment. Not a number where
+    /// Charge at the end of a step, d = next − soc in proportion to the current: σ²·P = σ·∫V ds + R·d², quadratic within a segment. Not a
+    /// number where
     /// no root is left: more than the bank can give, or past the ends of its curve.
     /// </summary>
     private double End(double powerW, double socPerAmp, bool charging, double start)

@@ -74,7 +74,8 @@ public sealed record InverterDesign : DesignPart
         Help = "its losses heat the space too; Start offers the figure")]
     public double UnitW { get; init; }
     [Ask("Modified sine wave", Help = "cheap inverters; no compressor starts on it")] public bool ModifiedSine { get; init; }
-    [Field(QuantityKind.Temperature, -20, 60, Label = "It stands in", Help = "1 % less for each degree above 25 °C; a maker's derate replaces it")]
+    [Field(QuantityKind.Temperature, -20, 60, Label = "It stands in",
+        Help = "1 % less for each {1:TemperatureDifference} above {25:Temperature}; a maker's derate replaces it")]
     public double AmbientC { get; init; } = 25;
     [Field(QuantityKind.ApparentPower, 100, 30000, Label = "Its label in VA", Help = "where it gives both, the smaller counts", Optional = true)]
     public double? LabelVa { get; init; }

@@ -109,9 +109,11 @@ public static class SupplyCalculators
         var model = new InverterModel(i.RatedW, i.IdleW, i.LinearLoss, i.QuadraticLoss);
         var dc = model.DcPower(i.AcW);
         return new ResultBuilder()
-            .Step("P_dc", "Drawn from the battery", "P + P_idle + k1·P + k2·P²/P_rated", $"{i.AcW} + {i.IdleW} + …", dc, ElectricPower, Citations.InverterLoss)
+            .Step("P_dc", "Drawn from the battery", "P + P_idle + k1·P + k2·P²/P_rated", $"{i.AcW} + {i.IdleW} + …", dc, ElectricPower,
+                Citations.InverterLoss)
             .Step("η", "Efficiency", "P/P_dc", $"{i.AcW}/{dc:0.#}", dc <= 0 ? 0 : i.AcW / dc, Fraction, Citations.InverterLoss)
-            .Step("P_cont", "It gives for hours on end", "P_rated·(1 − 0.01·(T − 25))", $"{i.RatedW} W at {i.AmbientC} °C", model.ContinuousW(i.AmbientC),
+            .Step("P_cont", "It gives for hours on end", "P_rated·(1 − 0.01·(T − 25))", $"{i.RatedW} W at {i.AmbientC} °C",
+                model.ContinuousW(i.AmbientC),
                 ElectricPower, Citations.InverterLoss).Done();
     }
 

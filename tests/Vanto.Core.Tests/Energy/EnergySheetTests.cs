@@ -19,7 +19,7 @@ public class EnergySheetTests
         var design = NewcomersVan.Design;
         var own = Assessor.Assess(design).Energy! with { Owner = [new SetpointHours(25, 300, printed + 0.1, printed)] };
         var tiles = EnergySheet.Of(design.Survey, own).Single(b => b.Form == SheetForm.Tiles);
-        tiles.Lines.Single().Label.ToString().ShouldBe("25.0 °C");
+        tiles.Lines.Single().Label.ToString().ShouldBe("25 °C");
         tiles.Lines.Single().Value.ToString().ShouldBe(words);
     }
 }

@@ -309,11 +309,11 @@ public class KitSearchTests
     {
         var design = WithSizing(s => s with { DarkDays = 1, ChooseGenerator = true, MostCost = 9000, MostMassKg = 400, MostGeneratorHours = 12 });
         var sentence = Assessor.Assess(design).Energy!.SizingAim.ToString();
-        sentence.ShouldStartWith("Hold at most 25.0 °C from 21:00 to 07:00 and never fall under 20 % of charge: the design day, ");
+        sentence.ShouldStartWith("Hold at most 25 °C from 21:00 to 07:00 and never fall under 20 % of charge: the design day, ");
         foreach (var scenario in Search(design).Scenarios.Where(s => !s.Id.EndsWith("-aged", StringComparison.Ordinal)))
             sentence.ShouldContain(scenario.Words.ToString());
         sentence.ShouldContain("and again with a bank aged to 80 %");
-        sentence.ShouldEndWith("Within at most 8 blocks and 9 modules, at a cost of 9,000, 400.0 kg, 12.0 h of generator a week.");
+        sentence.ShouldEndWith("Within at most 8 blocks and 9 modules, at a cost of 9,000, 400 kg, 12 h of generator a week.");
         Assessor.Assess(WithSizing(s => s with { Aged = false })).Energy!.SizingAim.ToString().ShouldEndWith("Within at most 8 blocks and 9 modules.");
     }
 

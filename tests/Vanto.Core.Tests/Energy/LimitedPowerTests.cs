@@ -37,7 +37,7 @@ public class LimitedPowerTests
     {
         var rows = Of(Van).Rows;
         rows.Select(r => r.Words.ToString()).ShouldBe(
-            ["water heater", "lamps", "set-point 1.0 K up", "set-point 2.0 K up", "unit capped at half its rating", "fridge"],
+            ["water heater", "lamps", "set-point 1 K up", "set-point 2 K up", "unit capped at half its rating", "fridge"],
             "a fridge never goes before the unit is held back");
         rows.Select(r => r.Device).ShouldBe([1, 3, null, null, null, 0]);
     }

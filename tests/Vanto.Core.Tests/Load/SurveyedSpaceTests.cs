@@ -246,7 +246,8 @@ public class SurveyedSpaceTests
         (15 / Math.Sqrt(1 + ratio * ratio)).ShouldBe(amplitude, 0.02 * amplitude, "and near the exact swing");
     }
 
-    /// <summary>Periodic flow through walls, W/m²K and lag in hours: chains computed outside this project; exact by ISO 13786 matrices (from memory).</summary>
+    /// <summary>Periodic flow through walls, W/m²K and lag in hours: chains computed outside this project; exact by ISO 13786 matrices (from
+    /// memory).</summary>
     [Theory]
     [InlineData("concrete,0.150 xps,0.050 gypsum,0.0125", 0.297115, 5.25690, 0.305282)]
     [InlineData("softwood,0.022 glass-wool,0.090 gypsum,0.0125", 0.366362, 1.24304, 0.369786)]

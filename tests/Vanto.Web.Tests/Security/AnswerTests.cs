@@ -108,7 +108,8 @@ public class AnswerTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task The_list_of_calculations_gives_each_quantity_its_unit_and_a_measured_start_is_in_milliseconds()
     {
         var calc = (await Read(await server.Http.GetAsync("/api/calc"))).AsArray();
-        calc.Single(c => c!.Text("/name") == "psychrometrics")!["fields"]!.AsArray().Single(f => f!.Text("/path") == "/dryBulbC")!.Text("/unit").ShouldBe("°C");
+        calc.Single(c => c!.Text("/name") == "psychrometrics")!["fields"]!.AsArray().Single(f =>
+            f!.Text("/path") == "/dryBulbC")!.Text("/unit").ShouldBe("°C");
         var quantities = calc.SelectMany(c => c!["fields"]!.AsArray()).Where(f => f!.Text("/input") == "quantity").ToList();
         quantities.ShouldAllBe(f => f!["unit"] != null);
         var after = Core.Job.JobFile.Fields.Single(f => f.Path == "/start/measured/*/afterMs");
