@@ -10,8 +10,8 @@ namespace Vanto.Web;
 /// <summary>A rig with all its results.</summary>
 public sealed record RigView(Guid Id, int Revision, DateTimeOffset SavedAt, JobDesign Design, JobAssessment Assessment, IReadOnlyList<StationRecord> Records);
 
-/// <summary>Begins a rig: of a kind, or as a copy of another.</summary>
-public sealed record NewRig(string Name, RigKind Kind = RigKind.Van, Guid? CopyOf = null);
+/// <summary>Begins a rig: of a kind, as a copy of another, or from the three answers of a quote.</summary>
+public sealed record NewRig(string Name, RigKind Kind = RigKind.Van, Guid? CopyOf = null, CalculationRequest? Quick = null);
 
 /// <summary>One field changed: typed text with its unit, or a value as it is.</summary>
 public sealed record FieldChange(string Path, string? Text = null, JsonNode? Value = null);

@@ -42,7 +42,8 @@ public sealed record PressureHoldInput : DesignPart
     [Field(GaugePressure, 0, 6.2e6, Label = "Gauge at the end")] public double EndPa { get; init; } = 26.96e5;
     [Field(Temperature, -40, 70, Label = "Pipe at the end")] public double EndC { get; init; } = 19;
     [Field(GaugePressure, 10, 100000, Label = "Smallest mark of the gauge")] public double ResolutionPa { get; init; } = 6895;
-    [Field(TemperatureDifference, 0, 10, Label = "Temperature known to ±", Help = "0.5 K probe on the pipe, 2 K shade air, 4 K sun")]
+    [Field(TemperatureDifference, 0, 10, Label = "Temperature known to ±",
+        Help = "probe on the pipe {0.5:TemperatureDifference}, air in the shade {2:TemperatureDifference}, sun {4:TemperatureDifference}")]
     public double TemperatureUncertaintyK { get; init; } = 0.5;
     [Field(Hours, 0.003, 168, Label = "Held for")] public double HoldHours { get; init; } = 24;
     [Field(Volume, 0.0001, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 0.0012;
@@ -84,7 +85,8 @@ public static class CommissionCalculators
     {
         var ambient = Atmosphere.Pressure(i.AltitudeM);
         var (absolute, finding) = VacuumReading.ToAbsolute(i.Value, i.Unit, ambient);
-        var result = new ResultBuilder().Step("p_amb", "Air pressure here", "101325·(1 − 2.25577e−5·h)^5.2559", $"h {i.AltitudeM} m", ambient, AbsolutePressure,
+        var result = new ResultBuilder().Step("p_amb", "Air pressure here", "101325·(1 − 2.25577e−5·h)^5.2559", $"h {i.AltitudeM} m", ambient,
+            AbsolutePressure,
             Citations.Atmosphere);
         if (absolute is not { } p)
             return result.Judge(finding).Done();
@@ -117,7 +119,8 @@ public static class CommissionCalculators
     {
         var verdict = PlainDecay.Of(i.StartMicron, i.AfterMicron);
         return new ResultBuilder().Words("verdict", "Verdict", Calls.Name(verdict))
-            .Step("Δ", "Rise, micron", "p₁₀ − p₀", $"{i.AfterMicron} − {i.StartMicron}", i.AfterMicron - i.StartMicron, QuantityKind.Number, Citations.Trade)
+            .Step("Δ", "Rise, micron", "p₁₀ − p₀", $"{i.AfterMicron} − {i.StartMicron}", i.AfterMicron - i.StartMicron, QuantityKind.Number,
+                Citations.Trade)
             .Judge(PlainDecay.Level(verdict) is { } level
                 ? Finding.Of(FindingCode.VacuumDecay, level, $"{PlainDecay.Words(verdict, i.StartMicron, i.AfterMicron)}") : null).Done();
     }
@@ -130,7 +133,8 @@ public static class CommissionCalculators
         var (expected, change, uncertainty, verdict, leak, visible) = PressureHold.Judge(i.StartPa + ambient, i.StartC + 273.15, i.EndPa + ambient,
             i.EndC + 273.15, i.ResolutionPa, i.TemperatureUncertaintyK, i.HoldHours * 3600, i.VolumeM3);
         return new ResultBuilder().Words("verdict", "Verdict", Calls.Name(verdict))
-            .Step("p₂", "Expected at the end, gauge", "p₁·T₂/T₁", $"{i.StartPa + ambient:0} × {i.EndC + 273.15}/{i.StartC + 273.15}", expected - ambient,
+            .Step("p₂", "Expected at the end, gauge", "p₁·T₂/T₁", $"{i.StartPa + ambient:0} × {i.EndC + 273.15}/{i.StartC + 273.15}",
+                expected - ambient,
                 GaugePressure, Citations.GayLussac)
             .Step("Δ", "Change beside temperature", "p₂·T₁/T₂ − p₁", $"read {i.EndPa:0} Pa gauge", change, GaugePressure, Citations.GayLussac)
             .Step("U", "Uncertainty", "2·√(r²/6 + 2u² + 2(p₁·u_T/T₁)²)", $"r {i.ResolutionPa} Pa, u_T {i.TemperatureUncertaintyK} K", uncertainty,
@@ -162,7 +166,8 @@ public static class CommissionCalculators
         var dew = Refrigerants.SaturationPressure(i.Refrigerant, true, i.TemperatureC + 273.15);
         var bubble = Refrigerants.SaturationPressure(i.Refrigerant, false, i.TemperatureC + 273.15);
         return new ResultBuilder()
-            .Step("p_dew", "Vapour, gauge", "p_c·exp(T_c/T·Σ N·θ^t) − p_amb", $"{i.TemperatureC} °C", dew - ambient, GaugePressure, Citations.Refrigerants)
+            .Step("p_dew", "Vapour, gauge", "p_c·exp(T_c/T·Σ N·θ^t) − p_amb", $"{i.TemperatureC} °C", dew - ambient, GaugePressure,
+                Citations.Refrigerants)
             .Step("p_bubble", "Liquid, gauge", "the same on the bubble line", $"{i.TemperatureC} °C", bubble - ambient, GaugePressure,
                 Citations.Refrigerants).Done();
     }

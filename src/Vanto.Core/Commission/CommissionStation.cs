@@ -45,7 +45,14 @@ public sealed record VerdictRow(string Id, string Label, Measure? Measured, Meas
 
 /// <summary>Result of the Commission station.</summary>
 public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<VerdictRow> Rows, CommissionRecord? Record,
-    int Records) : IStationResult;
+    int Records) : IStationResult
+{
+    /// <summary>Readings that are asked for: of what was opened and of what runs.</summary>
+    public IReadOnlyList<string> Asks { get; init; } = [];
+
+    /// <summary>Why the circuit is not proved; null where it was opened.</summary>
+    public Phrase? NotOpened { get; init; }
+}
 
 /// <summary>The Commission station, first half: a start-up against its prediction. Bands are common practice; plate and manual win.</summary>
 public sealed class CommissionStation : Station<CommissionAssessment>
@@ -57,7 +64,14 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     public override StationPhase Phase => StationPhase.Build;
 
     /// <inheritdoc />
-    public override IReadOnlyList<Type> Reads => [typeof(StartAssessment), typeof(UnitAssessment), typeof(LoadAssessment), typeof(CommissionRecord)];
+    public override IReadOnlyList<StationLeaf> Leaves { get; } =
+    [
+        new("readings", "readings", "Does it do what was predicted?"),
+    ];
+
+    /// <inheritdoc />
+    public override IReadOnlyList<Type> Reads => [typeof(StartAssessment), typeof(UnitAssessment), typeof(LoadAssessment), typeof(UnitDesign),
+        typeof(CommissionRecord)];
 
     /// <inheritdoc />
     public override IReadOnlyList<RecordKind> Keeps => [CommissionRecord.Kind];
@@ -81,7 +95,22 @@ public sealed class CommissionStation : Station<CommissionAssessment>
 
     /// <inheritdoc />
     public override IStationResult Assess(StationInputs job) =>
-        Assess(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(), job.Result<LoadAssessment>());
+        Assess(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(), job.Result<LoadAssessment>(),
+            job.Design<UnitDesign>().Work);
+
+    private static readonly string[] OfTheCircuit = [nameof(StartUpReadings.VacuumStartPa), nameof(StartUpReadings.VacuumEndPa)];
+
+    /// <summary>Whether the refrigerant circuit was opened: a split is joined on site, all else comes sealed and stays so.</summary>
+    public static bool Opened(AcUnit unit, WorkKind work) => unit.JoinedOnSite && work != WorkKind.SoftStarter;
+
+    private static CommissionAssessment Asking(CommissionAssessment found, bool opened, WorkKind work) => found with
+    {
+        Asks = [.. CommissionRecord.Kind.Fields.Select(f => f.Path[1..])
+            .Where(f => opened || !OfTheCircuit.Contains(f, StringComparer.OrdinalIgnoreCase))],
+        NotOpened = opened ? null : work == WorkKind.SoftStarter
+            ? Phrase.Of($"Only a soft starter was added: the circuit was not opened, so no vacuum is proved.")
+            : Phrase.Of($"The unit comes sealed: no line set, and no vacuum to prove."),
+    };
 
     private static readonly Dictionary<string, FindingCode> Proofs = new()
     {
@@ -94,7 +123,15 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     };
 
     /// <summary>Judges the newest record that is not corrected by another.</summary>
-    public static CommissionAssessment Assess(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load)
+    public static CommissionAssessment Assess(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load,
+        WorkKind work = WorkKind.Fit)
+    {
+        var opened = Opened(unitResult.Unit, work);
+        return Asking(Judge(records, unitResult, start, load, opened), opened, work);
+    }
+
+    private static CommissionAssessment Judge(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load,
+        bool opened)
     {
         var corrected = records.Select(r => r.Corrects).OfType<Guid>().ToHashSet();
         var record = records.LastOrDefault(r => !corrected.Contains(r.Id)); // in the order written: a clock may be set back
@@ -102,8 +139,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             return new CommissionAssessment(
                 new Verdict(StationState.Open, Phrase.Of($"No start-up is recorded yet."),
                     Phrase.Of($"Start the unit, take the readings and write them down here; each is held against its prediction.")),
-                [], Rows(new StartUpReadings(), unitResult.Unit, start, load), null, records.Count);
-        var rows = Rows(record.Readings, unitResult.Unit, start, load);
+                [], Rows(new StartUpReadings(), unitResult.Unit, start, load, opened), null, records.Count);
+        var rows = Rows(record.Readings, unitResult.Unit, start, load, opened);
         var done = rows.Count(r => r.Verdict != BandVerdict.NotDone);
         var worst = rows.Max(r => r.Verdict);
         var findings = rows.Where(r => r.Verdict is BandVerdict.Caution or BandVerdict.Stop)
@@ -127,8 +164,10 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             record, records.Count);
     }
 
-    private static List<VerdictRow> Rows(StartUpReadings r, AcUnit unit, StartAssessment start, LoadAssessment load) =>
-        [VacuumRow(r), StartRow(r, start), VoltsRow(r, unit), .. PowerRows(r, unit, load), SplitRow(r, unit, load)];
+    /// <summary>The rows of the table; the vacuum stands among them where the circuit was opened, or where one was taken all the same.</summary>
+    private static List<VerdictRow> Rows(StartUpReadings r, AcUnit unit, StartAssessment start, LoadAssessment load, bool opened) =>
+        [.. opened || r.VacuumStartPa is not null || r.VacuumEndPa is not null ? [VacuumRow(r)] : Array.Empty<VerdictRow>(), StartRow(r, start), VoltsRow(r,
+            unit), .. PowerRows(r, unit, load), SplitRow(r, unit, load)];
 
     private static VerdictRow VacuumRow(StartUpReadings r)
     {
@@ -139,7 +178,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var verdict = PlainDecay.Of(startMicron, afterMicron);
         var working = Working.Start().Given("p₀", "when shut off", startMicron, "micron", Citations.Nist)
             .Given("p₁₀", "ten minutes later", afterMicron, "micron", Citations.Nist)
-            .Step("verdict", "p₀ ≤ 500; p₁₀ ≤ 1000 pass, ≤ 2000 caution, above stop", $"{afterMicron:0}", afterMicron, "micron", Citations.Trade).Done();
+            .Step("verdict", "p₀ ≤ 500; p₁₀ ≤ 1000 pass, ≤ 2000 caution, above stop", $"{afterMicron:0}", afterMicron, "micron",
+                Citations.Trade).Done();
         return new VerdictRow("vacuum", "Vacuum hold", new Measure(after, QuantityKind.Vacuum),
             new Measure(PlainDecay.PassMicron * QuantityTable.PascalsPerMicron, QuantityKind.Vacuum), band,
             PlainDecay.Level(verdict) switch { null => BandVerdict.Pass, Severity.Stop => BandVerdict.Stop, _ => BandVerdict.Caution },
@@ -212,7 +252,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var watts = unit.SingleSpeed ? full.PowerW : Performance.Operate(unit, full, unit.RatedCapacityW * full.CapacityFactor).PowerW;
         return (watts, Working.Start().Given("t_o", "outdoor air", outdoor, "°C", Citations.Arithmetic)
             .Given("t_wb", "entering wet bulb", wet, "°C", Citations.Psychrometrics)
-            .Step("P", "P_rated·CapFT·EirFT at full demand", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", watts, "W",
+            .Step("P", "P_rated·CapFT·EirFT at full demand", $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", watts,
+                "W",
                 unit.SingleSpeed ? Citations.RooftopCurve : Citations.InverterCurve).Done());
     }
 
@@ -233,7 +274,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var coil = WetCoil.Split(entering, ratio, full.CapacityW, flow, pressure);
         var mass = flow / MoistAir.SpecificVolume(entering, ratio, pressure);
         var expected = coil.SensibleW / (mass * MoistAir.HeatCapacity(ratio));
-        var band = Phrase.Of($"within 20 % or 2 K of expected");
+        var band = Phrase.Of($"within 20 % or {2.0:TemperatureDifference} of expected");
         var working = Working.Start().Given("V̇", "air flow, 0.05 m³/s for each kW rated", flow, "m³/s", Citations.Trade)
             .Step("q_s", "coil split by bypass factor", $"Q {full.CapacityW:0} W", coil.SensibleW, "W", Citations.Coil)
             .Step("Δt", "q_s/(ṁ·c_p)", $"{coil.SensibleW:0}/({mass:0.####} × {MoistAir.HeatCapacity(ratio):0})", expected, "K", Citations.AirSide).Done();

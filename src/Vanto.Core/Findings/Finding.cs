@@ -23,8 +23,19 @@ public sealed record Remedy(Phrase Words, Phrase Effect, [property: JsonIgnore] 
 /// <param name="Remedies">Ways out, cheapest first.</param>
 public sealed record Finding(string Code, Severity Level, Phrase Words, IReadOnlyList<Remedy> Remedies)
 {
+    /// <summary>The station that says it.</summary>
+    public string Station => ByName.GetValueOrDefault(Code)?.Station ?? "";
+
+    /// <summary>The leaf of that station that it belongs to; empty for its first.</summary>
+    public string Leaf => ByName.GetValueOrDefault(Code)?.Leaf ?? "";
+
+    /// <summary>Path of the field that it speaks of: what its first way out changes, else the one named with its code; empty where there is none.</summary>
+    public string Field => Remedies.SelectMany(r => r.Changes).Select(c => c.Path).FirstOrDefault() ?? ByName.GetValueOrDefault(Code)?.Field ?? "";
+
     private static readonly Dictionary<FindingCode, JudgedAttribute> Known = Enum.GetValues<FindingCode>()
         .ToDictionary(c => c, c => typeof(FindingCode).GetField(c.ToString())!.GetCustomAttribute<JudgedAttribute>()!);
+
+    private static readonly Dictionary<string, JudgedAttribute> ByName = Known.Values.ToDictionary(j => j.Name);
 
     /// <summary>What findings of a code can be.</summary>
     public static JudgedAttribute About(FindingCode code) => Known[code];

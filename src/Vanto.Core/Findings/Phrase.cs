@@ -1,5 +1,7 @@
+using System.Globalization;
 using System.Runtime.CompilerServices;
 using System.Text;
+using System.Text.RegularExpressions;
 using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Findings;
@@ -18,7 +20,7 @@ public sealed record Measure(double Value, QuantityKind Quantity, bool Exact = f
 /// A sentence with measures in it: <c>{0}</c>, <c>{1}</c>… in <see cref="Template"/> stand for <see cref="Measures"/>.
 /// Written as an interpolated string whose formats name quantities: <c>Phrase.Of($"draws {watts:ElectricPower}")</c>.
 /// </summary>
-public sealed record Phrase(string Template, IReadOnlyList<Measure> Measures)
+public sealed partial record Phrase(string Template, IReadOnlyList<Measure> Measures)
 {
     public static Phrase Empty { get; } = new("", []);
 
@@ -30,6 +32,20 @@ public sealed record Phrase(string Template, IReadOnlyList<Measure> Measures)
 
     /// <summary>A sentence whose measures are shown to the last digit that counts, for bounds and what passed them.</summary>
     public static Phrase Exactly(string template, params Measure[] measures) => new(template, [.. measures.Select(m => m with { Exact = true })]);
+
+    /// <summary>A sentence in which measures are written as <c>{3:TemperatureDifference}</c>, as attributes hold them.</summary>
+    public static Phrase Marked(string text)
+    {
+        var measures = new List<Measure>();
+        return new Phrase(Mark().Replace(text, match =>
+        {
+            measures.Add(new Measure(double.Parse(match.Groups[1].Value, CultureInfo.InvariantCulture), Enum.Parse<QuantityKind>(match.Groups[2].Value)));
+            return $"{{{measures.Count - 1}}}";
+        }), measures);
+    }
+
+    [GeneratedRegex(@"\{(-?[\d.]+):(\w+)\}")]
+    private static partial Regex Mark();
 
     /// <summary>Phrases one after another.</summary>
     public static Phrase Join(string between, IEnumerable<Phrase> phrases) =>

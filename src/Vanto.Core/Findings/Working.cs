@@ -45,4 +45,8 @@ public sealed class WorkingBuilder
 }
 
 /// <summary>A figure on screen: value, quantity, what it is called, and its working.</summary>
-public sealed record Figure(string Label, double Value, QuantityKind Quantity, Working Working);
+public sealed record Figure(string Label, double Value, QuantityKind Quantity, Working Working)
+{
+    /// <summary>The leaf of its station on which it stands; empty for the first.</summary>
+    public string Leaf { get; init; } = "";
+}

@@ -28,6 +28,12 @@ public sealed class HandoverStation : Station<HandoverAssessment>
     public override StationPhase Phase => StationPhase.Keep;
 
     /// <inheritdoc />
+    public override IReadOnlyList<StationLeaf> Leaves { get; } =
+    [
+        new("owner", "owner's sheet", "What does the owner need to know?"),
+    ];
+
+    /// <inheritdoc />
     public override IReadOnlyList<Type> Reads => [];
 
     /// <inheritdoc />

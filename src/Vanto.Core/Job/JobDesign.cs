@@ -19,7 +19,7 @@ public sealed record JobDesign : DesignPart
 
     public int Version { get; init; } = CurrentVersion;
     [Ask("Name of the rig", Longest = 80)] public string Name { get; init; } = "New rig";
-    [Ask("Next date", Help = "year-month-day")] public string NextDate { get; init; } = "";
+    [Ask("Next date", Date = true)] public string NextDate { get; init; } = "";
     [Ask("Units on this rig's papers")] public UnitSystem Units { get; init; } = UnitSystem.Metric;
     public SurveyDesign Survey { get; init; } = new();
     public LoadDesign Load { get; init; } = new();

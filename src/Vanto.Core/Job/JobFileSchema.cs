@@ -1,3 +1,4 @@
+using Vanto.Core.Findings;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
@@ -41,13 +42,13 @@ public static class JobFileSchema
             if (InsideUnit(field.Quantity) is { Length: > 0 } unit)
                 node["unit"] = unit;
             if (field.Help.Length > 0)
-                node["description"] = field.Help;
+                node["description"] = Phrase.Marked(field.Help).ToString();
         }
         else if (attributes.GetCustomAttributes(typeof(AskAttribute), true).FirstOrDefault() is AskAttribute ask)
         {
             node["title"] = ask.Label;
             if (ask.Help.Length > 0)
-                node["description"] = ask.Help;
+                node["description"] = Phrase.Marked(ask.Help).ToString();
         }
         return node;
     }

@@ -53,7 +53,12 @@ public sealed record OptionRow
 }
 
 /// <summary>Several designs of one rig side by side, and which of them the others are compared with.</summary>
-public sealed record OptionsView(IReadOnlyList<OptionRow> Rows, string Baseline);
+public sealed record OptionsView(IReadOnlyList<OptionRow> Rows, string Baseline)
+{
+    /// <summary>How many of them do it, in a sentence.</summary>
+    public Phrase Answer => Phrase.Of($"Of {Rows.Count} designs "
+        + $"{Rows.Count(r => r is { Starts: true, State: not StationState.Stop })} start with nothing that stops them.");
+}
 
 /// <summary>Works the options of a rig out; long work where a year of weather is given.</summary>
 public static class OptionsTable

@@ -23,6 +23,10 @@ public sealed record SeasonResult
     public required int HoursAboveFree { get; init; }
     public required int? WorstMonth { get; init; }
     public required PartLoadYear? PartLoad { get; init; }
+
+    /// <summary>What the year asks, in a sentence.</summary>
+    public Phrase Answer => Phrase.Of($"{1000 * CoolingKWh:HeatEnergy} of cooling in {CoolingHours} hours, {1000 * HeatingKWh:HeatEnergy} of heating.");
+
     public required IReadOnlyList<Finding> Findings { get; init; }
 }
 
@@ -96,9 +100,9 @@ public static class SeasonRun
                 + $"{peaks[month - 1]:Power} against {peaks[design.Survey.Place.Month - 1]:Power}. Low sun on the windows does it.");
         if (part is { BelowShare: > 0.4 } && unit is { SingleSpeed: false })
             yield return Finding.Of(FindingCode.UnitTurnDownYear, part.BelowShare > 0.7 || part.CyclingLossShare > 0.10 ? Severity.Caution : Severity.Note,
-                $"In {part.BelowShare:Fraction} of the cooling hours of the year {unit.Id} cycles below its lowest steady cooling.");
+                $"In {part.BelowShare:Fraction} of the cooling hours of the year {unit.Name} cycles below its lowest steady cooling.");
         if (part is { UnmetHours: > 0 })
             yield return Finding.Of(FindingCode.UnitUnmetYear, Severity.Note,
-                $"{part.UnmetHours} of {year.CoolingHours} cooling hours ask for more than {unit!.Id} gives.");
+                $"{part.UnmetHours} of {year.CoolingHours} cooling hours ask for more than {unit!.Name} gives.");
     }
 }

@@ -250,7 +250,8 @@ public static class LoadCalculators
         var result =
             new ResultBuilder().Step("Q", "Peak load now", "heat balance", $"hour {assessment.PeakHour + 1}", assessment.PeakW, Power, Citations.HeatBalance);
         foreach (var measure in assessment.Measures)
-            result.Step(measure.Id, measure.Words.InUnits(), "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW, Power,
+            result.Step(measure.Id, measure.Words.InUnits(), "peak with the change − peak now", $"{measure.DayChangeWh:0} Wh a day", measure.PeakChangeW,
+                Power,
                 Citations.HeatBalance);
         return result.Done();
     }

@@ -108,6 +108,9 @@ public sealed record LoadAssessment : IStationResult
     public SoakView Soak { get; init; } = null!;
     public HeatingLoadResult Heating { get; init; } = null!;
 
+    /// <inheritdoc />
+    public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();
+
     /// <summary>Lengths of the spaces from front to rear, m.</summary>
     internal IReadOnlyList<double> SpaceLengthsM { get; init; } = [];
 
@@ -136,6 +139,16 @@ public sealed class LoadStation : Station<LoadAssessment>
 
     /// <inheritdoc />
     public override StationPhase Phase => StationPhase.Size;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<StationLeaf> Leaves { get; } =
+    [
+        new("day", "day", "How much heat must go out, and where does it come from?"),
+        new("measures", "what would help", "What would buy most?"),
+        new("closed-up", "closed up", "How hot does it get, and how long is it safe without power?"),
+        new("heating", "heating", "How much heat does the coldest night want?"),
+        new("season", "season", "What does a year ask?"),
+    ];
 
     /// <inheritdoc />
     public override IReadOnlyList<Type> Reads => [typeof(SurveyAssessment), typeof(SurveyDesign), typeof(LoadDesign)];
@@ -225,6 +238,22 @@ public sealed class LoadStation : Station<LoadAssessment>
             SpaceLengthsM = [survey.Space.LengthM, .. survey.Further.Select(f => f.Space.LengthM)],
             WinterC = survey.Climate.WinterC,
             HeatC = design.HeatC,
+            Answers = Answers(measures, soak, heating, survey, design),
+        };
+    }
+
+    private static Dictionary<string, Phrase> Answers(IReadOnlyList<LoadMeasure> measures, SoakView soak, HeatingLoadResult heating, SurveyDesign survey,
+        LoadDesign design)
+    {
+        var least = soak.Hold.First(h => h.LimitC == AirFindings.SafeC).Minutes;
+        var safe = least is { } minutes ? Phrase.Of($"{minutes:Count} minutes") : Phrase.Of($"twelve hours and more");
+        return new Dictionary<string, Phrase>
+        {
+            ["measures"] = measures.Count == 0 ? Phrase.Of($"Nothing that is bought takes much off here.")
+                : Phrase.Of($"Most is bought by {measures[0].Words}: {measures[0].PeakChangeW:Power} at the peak."),
+            ["closed-up"] = Phrase.Of($"Closed up it reaches {soak.PeakC:Temperature}; without power count on {safe} to {AirFindings.SafeC:Temperature}."),
+            ["heating"] = heating.TotalW <= 0 ? Phrase.Of($"The coldest night asks for no heat.")
+                : Phrase.Of($"{heating.TotalW:Power} hold {design.HeatC:Temperature} in a night of {survey.Climate.WinterC:Temperature}."),
         };
     }
 
@@ -233,12 +262,12 @@ public sealed class LoadStation : Station<LoadAssessment>
     {
         if (soak.Hold.First(h => h.LimitC == AirFindings.SafeC) is not { Minutes: { } least } hold)
             yield break;
-        yield return new Figure($"Minutes to {AirFindings.SafeC:0} °C without power", least, QuantityKind.Count, Working.Start()
+        yield return new Figure("Minutes without power", least, QuantityKind.Count, Working.Start()
             .Given("h_c", "convection inside, fan off, least and most", FreeFloat.LeastConvection, "W/m²K", Citations.StillAir)
             .Given("", "and", FreeFloat.MostConvection, "W/m²K", Citations.StillAir)
             .Step("t", "60 s steps from the held day, convection and radiation apart; the least of the range",
                 hold.Longest is { } longest ? (FormattableString)$"{least:0} to {longest:0} min" : $"{least:0} min or more", least, "min",
-                    Citations.HeatBalance).Done());
+                    Citations.HeatBalance).Done()) { Leaf = "closed-up" };
     }
 
     private static double Night(LoadDay day) => Enumerable.Range(0, 24).Where(h => h >= 21 || h < 7).Sum(h => Math.Max(0, day.Total(h)));
@@ -333,7 +362,8 @@ public sealed class LoadStation : Station<LoadAssessment>
             .Given("k_s", "and in its own shade, under it", space.RoadHeatKPerWm2, "K·m²/W", Citations.Ground)
             .Given("h_i", "inside, convection and radiation as one film to the air: 7 to 10 % on the safe side", 1 / Layers.InsideFilmCooling(90), "W/m²K",
                 Citations.Films)
-            .Step("ṁ", "ρ·ACH·V/3600", $"{space.AirDensity:0.####} × {space.AirChangesPerHour} × {space.VolumeM3:0.##}/3600", space.InfiltrationKgS, "kg/s",
+            .Step("ṁ", "ρ·ACH·V/3600", $"{space.AirDensity:0.####} × {space.AirChangesPerHour} × {space.VolumeM3:0.##}/3600", space.InfiltrationKgS,
+                "kg/s",
                 Citations.HeatBalance);
         foreach (var cause in Enum.GetValues<Cause>())
             working.Step($"q {Labels[cause]}", "heat balance, mean of the hour", $"hour {peak + 1}", day.ByCause[(int)cause][peak], "W", cause switch
@@ -357,7 +387,7 @@ public sealed class LoadStation : Station<LoadAssessment>
                     .Done()),
             new Figure("Closed up it reaches", soak.PeakC, QuantityKind.Temperature, Working.Start().Step("T",
                 "the day repeated with nobody in, nothing on and nothing cooling", $"at {soak.PeakHour:0.0} h", soak.PeakC, "°C",
-                Citations.HeatBalance).Done()),
+                Citations.HeatBalance).Done()) { Leaf = "closed-up" },
             .. Hold(soak),
             new Figure("Coldest night takes", heating.TotalW, QuantityKind.Power, Working.Start()
                 .Given("ΣUA + ṁc", "skin, glass, ribs and air, winter films", heating.ConductanceWK, "W/K", Citations.Films)
@@ -366,7 +396,7 @@ public sealed class LoadStation : Station<LoadAssessment>
                 .Step("floor", "U·A·ΔT to what is under it", $"wind {survey.Climate.WinterWindMs} m/s", heating.FloorW, "W", Citations.Films)
                 .Step("glass", "U·A·ΔT", $"with its covers", heating.GlassW, "W", Citations.Glass)
                 .Step("air", "ṁ·c·ΔT", $"{space.InfiltrationWK:0.##} W/K", heating.AirW, "W", Citations.HeatBalance)
-                .Step("Q", "sum, no sun, no gains", $"{design.HeatC} °C inside", heating.TotalW, "W", Citations.HeatBalance).Done()),
+                .Step("Q", "sum, no sun, no gains", $"{design.HeatC} °C inside", heating.TotalW, "W", Citations.HeatBalance).Done()) { Leaf = "heating" },
         ];
     }
 }

@@ -36,6 +36,9 @@ public sealed class AskAttribute(string label) : Attribute
     /// <summary>Most characters of a text.</summary>
     public int Longest { get; init; } = 200;
 
+    /// <summary>True for a text that is a date, written year-month-day.</summary>
+    public bool Date { get; init; }
+
     /// <summary>Most rows of a list.</summary>
     public int Most { get; init; } = 60;
 

@@ -11,7 +11,8 @@ public static class QuantityTable
     /// <summary>Joules in one international-table British thermal unit; exact.</summary>
     public const double JoulesPerBtu = 1055.05585262;
 
-    private const double WattsPerBtuPerHour = JoulesPerBtu / 3600;
+    /// <summary>Watts in one British thermal unit an hour.</summary>
+    public const double WattsPerBtuPerHour = JoulesPerBtu / 3600;
     /// <summary>Pascals in one pound-force per square inch; exact.</summary>
     public const double PascalsPerPsi = 0.45359237 * 9.80665 / (0.0254 * 0.0254);
     /// <summary>Pascals in one inch of mercury (conventional, NIST SP 811).</summary>
@@ -46,26 +47,27 @@ public static class QuantityTable
         yield return new(Fraction, "share", percent, percent);
         yield return Same(Percent, "percentage", "%", 0, "percent", "pct", "rh", "%rh");
 
-        var metre = Unit("m", 1, 2, "metre", "metres", "meter", "meters");
+        var metre = Unit("m", 1, 2, "metre", "metres", "meter", "meters") with { Digits = 3 };
         var centimetre = Unit("cm", 0.01, 1);
         var millimetre = Unit("mm", 0.001, 1);
         var foot = Unit("ft", 0.3048, 2, "'", "foot", "feet", "′");
         var inch = Unit("in", 0.0254, 2, "\"", "inch", "inches", "″", "''");
         yield return new(Length, "length", metre, foot, centimetre, millimetre, inch);
         yield return new(SmallLength, "length", millimetre, inch, metre, centimetre, foot);
-        yield return new(Area, "area", Unit("m²", 1, 2, "m2", "sqm"), Unit("ft²", 0.09290304, 1, "ft2", "sqft", "sq ft"));
+        yield return new(Area, "area", Unit("m²", 1, 2, "m2", "sqm") with { Digits = 3 },
+            Unit("ft²", 0.09290304, 1, "ft2", "sqft", "sq ft") with { Digits = 3 });
         yield return new(Volume, "volume", Unit("m³", 1, 2, "m3"), Unit("ft³", 0.028316846592, 1, "ft3", "cuft"),
             Unit("L", 0.001, 1, "l", "litre", "liter"), Unit("gal", CubicMetresPerGallon, 2, "us gal"));
 
-        yield return new(Temperature, "temperature", Unit("°C", 1, 1, "c", "degc", "celsius"),
-            new UnitOfMeasure("°F", 1 / 1.8, 1, -32 / 1.8, "f", "degf", "fahrenheit"),
+        yield return new(Temperature, "temperature", Unit("°C", 1, 1, "c", "degc", "celsius") with { Bare = true },
+            new UnitOfMeasure("°F", 1 / 1.8, 1, -32 / 1.8, "f", "degf", "fahrenheit") { Bare = true, Digits = 3 },
             new UnitOfMeasure("K", 1, 2, -273.15, "kelvin"));
-        yield return new(TemperatureDifference, "temperature difference", Unit("K", 1, 1, "°c", "c", "kelvin"),
-            Unit("°F", 1 / 1.8, 1, "f", "f°", "degf"));
+        yield return new(TemperatureDifference, "temperature difference", Unit("K", 1, 1, "°c", "c", "kelvin") with { Bare = true },
+            Unit("°F", 1 / 1.8, 1, "f", "f°", "degf") with { Bare = true });
 
         var watt = Unit("W", 1, 0, "watt", "watts");
         var kilowatt = Unit("kW", 1000, 2);
-        var btuPerHour = Unit("BTU/h", WattsPerBtuPerHour, 0, "btu", "btuh", "btu/hr", "btus");
+        var btuPerHour = Unit("BTU/h", WattsPerBtuPerHour, 0, "btu", "btuh", "btu/hr", "btus") with { Digits = 3 };
         yield return new(Power, "heat flow", watt, btuPerHour, kilowatt, Unit("ton", 12000 * WattsPerBtuPerHour, 2, "tons"));
         yield return new(ElectricPower, "power", watt, watt, kilowatt, Unit("hp", 745.699872, 2));
         var voltAmpere = Unit("VA", 1, 0);
@@ -74,9 +76,11 @@ public static class QuantityTable
         var wattHour = Unit("Wh", 1, 0);
         var kilowattHour = Unit("kWh", 1000, 2);
         yield return new(QuantityKind.Energy, "energy", wattHour, wattHour, kilowattHour);
-        yield return new(HeatEnergy, "heat", wattHour, Unit("BTU", WattsPerBtuPerHour, 0, "btus"), kilowattHour);
-        yield return new(Voltage, "voltage", Unit("V", 1, 1, "volt", "volts"), Unit("V", 1, 1, "volt", "volts"), Unit("mV", 0.001, 0));
-        yield return new(Current, "current", Unit("A", 1, 1, "amp", "amps"), Unit("A", 1, 1, "amp", "amps"), Unit("mA", 0.001, 0));
+        yield return new(HeatEnergy, "heat", wattHour, Unit("BTU", WattsPerBtuPerHour, 0, "btus") with { Digits = 3 }, kilowattHour);
+        var volt = Unit("V", 1, 1, "volt", "volts") with { Bare = true };
+        yield return new(Voltage, "voltage", volt, volt, Unit("mV", 0.001, 0));
+        var ampere = Unit("A", 1, 1, "amp", "amps") with { Bare = true, Digits = 3 };
+        yield return new(Current, "current", ampere, ampere, Unit("mA", 0.001, 0));
         yield return new(Resistance, "resistance", Unit("Ω", 1, 4, "ohm", "ohms"), Unit("Ω", 1, 4, "ohm", "ohms"), Unit("mΩ", 0.001, 2, "mohm", "milliohm"),
             Unit("kΩ", 1000, 2, "kohm", "kiloohm"), Unit("MΩ", 1e6, 2, "Mohm", "MOHM", "megaohm", "megohm"));
         yield return new(Charge, "charge", Unit("Ah", 1, 0), Unit("Ah", 1, 0));
@@ -86,13 +90,15 @@ public static class QuantityTable
         yield return new(Latitude, "latitude", Unit("°", 1, 2, "deg", "n", "°n"), Unit("°", 1, 2, "deg", "n", "°n"), Unit("S", -1, 2, "°s"));
         yield return new(Longitude, "longitude", Unit("°", 1, 2, "deg", "e", "°e"), Unit("°", 1, 2, "deg", "e", "°e"), Unit("W", -1, 2, "°w"));
         yield return Same(HourOfDay, "time of day", "h", 0);
-        yield return new(Hours, "duration", Unit("h", 1, 1, "hour", "hours", "hr", "hrs"), Unit("h", 1, 1, "hour", "hours", "hr", "hrs"),
+        var hour = Unit("h", 1, 1, "hour", "hours", "hr", "hrs") with { Bare = true };
+        yield return new(Hours, "duration", hour, hour,
             Unit("min", 1.0 / 60, 0, "minutes"), Unit("d", 24, 1, "day", "days"));
         yield return new(Seconds, "duration", Unit("s", 1, 1, "sec", "seconds"), Unit("s", 1, 1, "sec", "seconds"),
             Unit("ms", 0.001, 0), Unit("min", 60, 1, "minutes"), Unit("h", 3600, 2, "hour", "hours"));
         yield return new(Milliseconds, "duration", Unit("ms", 0.001, 0), Unit("ms", 0.001, 0), Unit("s", 1, 3));
         yield return new(TimeMs, "time after the switch", Unit("ms", 1, 1), Unit("ms", 1, 1), Unit("s", 1000, 3, "sec", "seconds"));
-        yield return new(Mass, "mass", Unit("kg", 1, 1, "kilogram"), Unit("lb", 0.45359237, 1, "lbs", "pounds"),
+        yield return new(Mass, "mass", Unit("kg", 1, 1, "kilogram") with { Bare = true, Digits = 3 },
+            Unit("lb", 0.45359237, 1, "lbs", "pounds") with { Bare = true, Digits = 3 },
             Unit("g", 0.001, 0), Unit("oz", 0.45359237 / 16, 1));
 
         var pascal = Unit("Pa", 1, 0);

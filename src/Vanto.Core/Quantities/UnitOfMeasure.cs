@@ -10,6 +10,12 @@ namespace Vanto.Core.Quantities;
 /// <param name="Aliases">Other spellings accepted when typed, in lower case.</param>
 public sealed record UnitOfMeasure(string Symbol, double Factor, int Decimals, double Offset = 0, params string[] Aliases)
 {
+    /// <summary>Significant digits that a figure in it is worth; 0 where its decimals say all.</summary>
+    public int Digits { get; init; }
+
+    /// <summary>True where a zero behind the point says nothing, as in 25 °C.</summary>
+    public bool Bare { get; init; }
+
     /// <summary>Converts a typed value to the inside unit.</summary>
     public double ToInside(double value) => value * Factor + Offset;
 

@@ -30,13 +30,14 @@ public sealed record Precharge(double PeakA, double TauS, Working Working)
         var peak = (unit.IsDc ? volts : Math.Sqrt(2) * volts) / ohm;
         return new Precharge(peak, ohm * farad, Working.Start()
             .Step("I_peak", unit.IsDc ? "V/R_pre" : "√2·V/R_pre", $"{volts:0.#} V, {ohm} Ω", peak, "A", Citations.Trade)
-            .Step("τ", "R_pre·C", $"{ohm} × {farad}", ohm * farad, "s", Citations.Trade).Done());
+            .Step("τ", "R_pre·C", $"{ohm} × {farad}", ohm * farad, "s", Citations.Trade).Done()) { Alternating = !unit.IsDc };
     }
 
-    /// <summary>The first second.</summary>
-    public StartTrace Trace(double volts) =>
-        StartTrace.Of([.. Enumerable.Range(0, 250).Select(i => i * 0.004)], t => t, t => PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS),
-            t => PeakA / Math.Sqrt(2) * Math.Exp(-t / TauS), _ => volts);
+    /// <summary>The rush at a moment, A: of alternating current its effective value.</summary>
+    public double At(double seconds) => PeakA / (Alternating ? Math.Sqrt(2) : 1) * Math.Exp(-seconds / TauS);
+
+    /// <summary>True on alternating current, whose peak is √2 times its effective value.</summary>
+    private bool Alternating { get; init; }
 }
 
 /// <summary>Units that run straight on the bank.</summary>
@@ -49,7 +50,7 @@ internal static class DcStart
     {
         var battery = survey.Sources.Battery;
         if (!battery.Fitted)
-            throw new InputException("survey.sources.battery", "none", $"{unit.Id} runs straight on a battery bank, and none is on board.");
+            throw new InputException("survey.sources.battery", "none", $"{unit.NameFirst} runs straight on a battery bank, and none is on board.");
         var bank = SourceBuilder.Bank(battery);
         var findings = new List<Finding>();
         if (Math.Abs(bank.NominalVoltage / unit.SupplyVoltageV - 1) > 0.10)
@@ -98,7 +99,7 @@ internal static class DcStart
                 new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
             Outcome = holds && findings.All(f => f.Level != Severity.Stop) ? StartOutcome.Starts : StartOutcome.StartsButCannotRun,
             Cause = holds ? TripCause.None : TripCause.BatteryOverCurrent,
-            Trace = precharge.Trace(bank.OpenCircuitVoltage(design.Soc)),
+            Trace = SoftClimb.OfBank(precharge, unit, most, bank, design.Soc, cable, total - most),
             Bearing = bank.HasManagementBoard ? BearingPoint.Of(BearingCurve.ManagementBoard, bank.ContinuousA) : [],
             Neighbours = [.. others.Select(d => new StackedLoad(d.Name, d.PowerW, d.PowerW / bank.NominalVoltage, d.MayWait))],
             Remedies = [],
@@ -113,11 +114,14 @@ internal static class DcStart
             SurgeW = 2 * bank.ContinuousA * bank.NominalVoltage,
             NeededReduction = null,
             InverterDriven = true,
+            PeakShare = current / bank.ContinuousA,
+            Answers = StartStation.Answers(others.Count == 0 ? Phrase.Of($"Nothing else is on.")
+                : Phrase.Of($"{total - most:ElectricPower} may be on beside it: {string.Join(", ", others.Select(o => o.Name))}."), design, current),
         };
     }
 
     private static List<Remedy> Matching(UnitDesign unitDesign, AcUnit unit, BatteryBank bank) =>
         [.. UnitCatalogue.All.Where(u => u.IsDc && Math.Abs(bank.NominalVoltage / u.SupplyVoltageV - 1) <= 0.10)
             .OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(2)
-            .Select(u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))];
+            .Select(u => new Remedy(Phrase.Of($"{u.Name}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))];
 }

@@ -2,6 +2,7 @@ using MathNet.Numerics.Integration;
 using System.Numerics;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
+using Vanto.Core.Unit;
 
 namespace Vanto.Core.Start;
 
@@ -29,9 +30,6 @@ public sealed class MotorModel
 
     /// <summary>Starting torque with a soft starter, whose capacitor shifts the phase; common practice, 1.5 to 3.</summary>
     public const double SoftStart = 2.2;
-
-    /// <summary>Locked-rotor current against the running one, at least; below it the two do not belong together (definition of this model).</summary>
-    public const double LeastLockedRotor = 2.5;
 
     private const double EqualisingS = 180;
 
@@ -84,9 +82,10 @@ public sealed class MotorModel
     public static MotorModel FromNameplate(double ratedV, double lraA, double rlaA, double powerFactorLocked = 0.80, double powerFactorRun = 0.97,
         double startTimeS = 0.25, StartLoad load = StartLoad.FirstSeconds)
     {
-        if (lraA < LeastLockedRotor * rlaA)
+        if (lraA < AcUnit.LeastLockedRotor * rlaA)
             throw new InputException("lraA", Phrase.Of($"{lraA:Current}"),
-                Phrase.Of($"LRA = {lraA:Current}: must be at least 2.5 × RLA ({2.5 * rlaA:Current}); LRA and RLA do not belong together"));
+                Phrase.Of($"LRA = {lraA:Current}: must be at least {AcUnit.LeastLockedRotor:Number} × RLA ({AcUnit.LeastLockedRotor * rlaA:Current}); "
+                    + $"LRA and RLA do not belong together"));
         var z = ratedV / lraA;
         var total = z * powerFactorLocked;
         var x = z * Math.Sqrt(1 - powerFactorLocked * powerFactorLocked);

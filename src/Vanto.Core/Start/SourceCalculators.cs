@@ -48,7 +48,8 @@ public static class SourceCalculators
             SourceClass.ConventionalGenerator })
         {
             if (SmallestSource.Of(start, kind, Generators.DerateFactor(i.AltitudeM, i.AirC)) is { } step)
-                result.Step($"P_{(int)kind}", Calls.Name(kind), "first of its steps that starts and runs on", $"{unit.Id}, {SourceSteps.Of(kind).Count} steps",
+                result.Step($"P_{(int)kind}", Calls.Name(kind), "first of its steps that starts and runs on",
+                    $"{unit.Name}, {SourceSteps.Of(kind).Count} steps",
                     step.RatedW, ElectricPower, Citations.SurgeCurves);
             else
                 result.Words($"P_{(int)kind}", Calls.Name(kind), "none of its steps");

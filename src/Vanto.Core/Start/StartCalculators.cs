@@ -35,6 +35,7 @@ public sealed record StartVerdictInput : MotorInput
     [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
     [Field(Fraction, 0.40, 0.80, Label = "Soft starter takes away")] public double Reduction { get; init; } = 0.65;
     [Ask("The soft starter is followed")] public SoftStarterModel Starter { get; init; }
+    [Field(Seconds, 0.5, 4, Label = "It gives up after")] public double StarterLimitS { get; init; } = StartSimulation.LongestS;
     [Field(Resistance, 0, 3, Label = "Cable to the unit")] public double LineOhm { get; init; } = 0.05;
     [Field(ElectricPower, 0, 20000, Label = "Other loads on")] public double OthersW { get; init; } = 130;
     [Field(Fraction, 0.3, 1, Label = "their power factor")] public double OthersPowerFactor { get; init; } = 0.85;
@@ -157,7 +158,8 @@ public static class StartCalculators
     [Calculator("soft-starter-learning", "A soft starter learns", "Why the first starts belong on shore or a large generator",
         CitationIds = [nameof(Citations.Trade)])]
     public static CalculationResult Learning(LearningInput i) => new ResultBuilder()
-        .Step("ρ", "It takes away", "ρ_final − (ρ_final − ρ_first)·(1 − (k − 1)/(N − 1))", $"start {i.Number} of {i.Starts}, {i.First} to {i.Final}",
+        .Step("ρ", "It takes away", "ρ_final − (ρ_final − ρ_first)·(1 − (k − 1)/(N − 1))",
+            $"start {i.Number} of {i.Starts}, {i.First} to {i.Final}",
             SoftStarter.Learned(i.First, i.Final, i.Starts, i.Number), Fraction, Citations.Trade)
         .Judge(i.Number < i.Starts ? SoftStarter.Learns(i.Starts) : null).Done();
 
@@ -187,11 +189,12 @@ public static class StartCalculators
         var start = Case(i);
         var corners = StartCorners.Of(start, (lra, time) => (i with
         {
-            LraA = Math.Max(MotorModel.LeastLockedRotor * i.RlaA, i.LraA * lra),
+            LraA = Math.Max(AcUnit.LeastLockedRotor * i.RlaA, i.LraA * lra),
             StartTimeS = i.StartTimeS * time,
         }).Model(), start.Source.Bearing(1 - StartCorners.BearingApart), start.Source.Bearing(1 + StartCorners.BearingApart));
         var result = new ResultBuilder()
-            .Step("n", "It starts in", "start time ±40 %, locked rotor ±10 %, bearing ±20 %", $"{corners.Cases} cases", corners.Starts, Count, Citations.Trade)
+            .Step("n", "It starts in", "start time ±40 %, locked rotor ±10 %, bearing ±20 %", $"{corners.Cases} cases", corners.Starts, Count,
+                Citations.Trade)
             .Number("N", "of so many cases", corners.Cases, Count);
         return result.Judge(corners.Judge()).Done();
     }
@@ -213,11 +216,13 @@ public static class StartCalculators
     {
         var start = Asked(i);
         if (StartSimulation.Starts(start with { Remedy = StartRemedy.None }))
-            return new ResultBuilder().Step("ρ", "Reduction needed", "none: it starts without", $"{i.ContinuousW} W", 0, Fraction, Citations.MotorModel).Done();
+            return new ResultBuilder().Step("ρ", "Reduction needed", "none: it starts without", $"{i.ContinuousW} W", 0, Fraction,
+                Citations.MotorModel).Done();
         return StartVerdict.Window(start) is { } window
             ? new ResultBuilder()
                 .Step("ρ", "Reduction needed", "first of 0.40, 0.41 … 0.80 that starts", $"{i.ContinuousW} W", window.Least, Fraction, Citations.MotorModel)
-                .Step("ρ_most", "and at most", "last that still brings the motor to speed in 2 s", $"starting torque × {MotorModel.SoftStart}", window.Most,
+                .Step("ρ_most", "and at most", "last that still brings the motor to speed in time",
+                    $"within {i.StarterLimitS} s, starting torque × {MotorModel.SoftStart}", window.Most,
                     Fraction, Citations.MotorModel)
                 .Number("ρ_middle", "farthest from both", window.Middle, Fraction).Done()
             : new ResultBuilder().Words("ρ", "Reduction needed", "no soft starter starts it: what the source bears leaves the motor too little")
@@ -295,6 +300,7 @@ public static class StartCalculators
         Remedy = i.Remedy,
         Reduction = i.Reduction,
         Starter = i.Starter,
+        StarterLimitS = i.StarterLimitS,
         Line = new Complex(i.LineOhm, 0),
         SecondsOff = i.RestedS,
         Neighbours = i.OthersW > 0 ? [new NeighbourLoad("other loads", i.OthersW, i.OthersPowerFactor, false)] : [],

@@ -41,7 +41,7 @@ public sealed record StartCorners(int Cases, int Starts, Phrase Words, Phrase? S
         Of(start, (lraFactor, timeFactor) => StartStation.Motor(unit with
         {
             StartTimeS = unit.StartTimeS * timeFactor,
-            LraA = Math.Max(MotorModel.LeastLockedRotor * unit.RlaA, unit.LockedRotorA * lraFactor),
+            LraA = Math.Max(AcUnit.LeastLockedRotor * unit.RlaA, unit.LockedRotorA * lraFactor),
         }, 1), Source(start, survey, design, -1), Source(start, survey, design, 1), peakMeasured, timeMeasured);
 
     /// <summary>The same of any start.</summary>

@@ -34,6 +34,8 @@ public sealed record StartDesign : DesignPart
     [Ask("Helped by")] public StartRemedy Remedy { get; init; } = StartRemedy.None;
     [Field(QuantityKind.Fraction, 0.40, 0.80, Label = "Soft starter takes away", Help = "of the locked-rotor current; 60 to 75 % on the market")]
     public double Reduction { get; init; } = 0.65;
+    [Field(QuantityKind.Seconds, 0.5, 4, Label = "and gives up after", Help = "if the compressor is not at speed by then; 2 s is usual")]
+    public double StarterLimitS { get; init; } = StartSimulation.LongestS;
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "Battery charge at the start")] public double Soc { get; init; } = 0.8;
     [Field(QuantityKind.Fraction, 0, 0.8, Label = "Keep in reserve")] public double ReserveSoc { get; init; } = 0.2;
     [Field(QuantityKind.Seconds, 0, 3600, Label = "Compressor has rested")] public double RestedS { get; init; } = 600;
@@ -111,6 +113,9 @@ public sealed record StartAssessment : IStationResult
     public required double RunV { get; init; }
     public required double SourceV { get; init; }
     public required double SurgeUsed { get; init; }
+
+    /// <summary>The highest current against what the source gives or trips at within a cycle.</summary>
+    public double PeakShare { get; init; }
     public required double ContinuousW { get; init; }
     public required double SurgeW { get; init; }
     public required double? NeededReduction { get; init; }
@@ -121,6 +126,9 @@ public sealed record StartAssessment : IStationResult
     /// <summary>The start over what is not known; null for units that start softly.</summary>
     public StartCorners? Corners { get; init; }
     public required bool InverterDriven { get; init; }
+
+    /// <inheritdoc />
+    public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();
 }
 
 /// <summary>What the end of a start weighs.</summary>

@@ -23,7 +23,7 @@ internal static class StartFindings
         if (result.Outcome == StartOutcome.Starts && Math.Max(result.SurgeUsed, result.BatteryUsed) > 0.5)
             yield return Finding.Of(FindingCode.StartThinMargin, Severity.Caution,
                 Phrase.Of(
-                    $"The start uses {Math.Max(result.SurgeUsed, result.BatteryUsed):Fraction} of what the source bears: a cold morning or an aged capacitor "
+                    $"The overload timer gets to {Math.Max(result.SurgeUsed, result.BatteryUsed):Fraction} in the start: a cold morning or an aged capacitor "
                         + $"will trip it."),
                 remedies);
         if (result.Outcome == StartOutcome.Starts && largest < 1.15 * unit.LockedRotorA)

@@ -1,5 +1,6 @@
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
+using Vanto.Core.Unit;
 
 namespace Vanto.Core.Start;
 
@@ -35,7 +36,7 @@ public static class StartFit
             throw new InputException("start.remedy", "soft starter", "A soft starter hides the motor: measure a start without it.");
         // With its rotor locked, at the first moment, the motor draws most.
         double Most(double lra) => new Network(start with { Motor = motor(lra, startTimeS) }).AtSpeed(0).SourceA;
-        var least = 2.5 * start.Motor.RlaA;
+        var least = AcUnit.LeastLockedRotor * start.Motor.RlaA;
         var (low, high) = (Math.Max(least, 0.3 * lraA), 3 * lraA);
         if (measuredA <= Most(low) || measuredA >= Most(high) - 1e-6 || measuredA >= start.Source.LimitA - 0.01)
             return new StartFitResult(lraA, startTimeS, Most(lraA), false);

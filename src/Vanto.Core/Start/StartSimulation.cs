@@ -30,6 +30,9 @@ public sealed record StartCase
     /// <summary>How the soft starter is followed.</summary>
     public SoftStarterModel Starter { get; init; }
 
+    /// <summary>Seconds after which the soft starter gives up.</summary>
+    public double StarterLimitS { get; init; } = StartSimulation.LongestS;
+
     /// <summary>Cable from the source to the compressor, Ω.</summary>
     public Complex Line { get; init; } = new(0.05, 0);
     public IReadOnlyList<NeighbourLoad> Neighbours { get; init; } = [];
@@ -88,8 +91,8 @@ public static class StartSimulation
 {
     internal const double StepS = 0.0005;
 
-    /// <summary>A compressor that is not at speed by then stalls; a soft starter gives up; common practice.</summary>
-    private const double LongestS = 2;
+    /// <summary>A compressor that is not at speed by then stalls, and a soft starter gives up unless it is set otherwise; common practice.</summary>
+    public const double LongestS = 2;
     private const double AfterS = 0.1;
     private const double SoftRampS = 0.15;
     private const double SoftHoldS = 0.25;
@@ -128,6 +131,7 @@ public static class StartSimulation
         var prescribed = soft && start.Starter == SoftStarterModel.Prescribed;
         var limitA = (1 - start.Reduction) * motor.LraA;
         NetworkPoint? held = null;
+        var longestS = soft ? start.StarterLimitS : LongestS;
         var startFactor = start.Remedy switch
         {
             StartRemedy.HardStartKit => MotorModel.HardStart,
@@ -140,7 +144,7 @@ public static class StartSimulation
         for (var i = 0; ; i++)
         {
             var time = i * StepS;
-            if (startS is { } done && time > done + AfterS - StepS / 2 || startS is null && time >= LongestS)
+            if (startS is { } done && time > done + AfterS - StepS / 2 || startS is null && time >= longestS)
                 break;
             NetworkPoint point;
             double motorV;

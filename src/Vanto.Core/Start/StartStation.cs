@@ -19,6 +19,15 @@ public sealed class StartStation : Station<StartAssessment>
     public override StationPhase Phase => StationPhase.Size;
 
     /// <inheritdoc />
+    public override IReadOnlyList<StationLeaf> Leaves { get; } =
+    [
+        new("first-second", "first second", "Will the compressor start on this source?"),
+        new("source", "the source", "What else is on, and may it stay on?"),
+        new("worse", "worse days", "Does it start on a worse day, and with what else?"),
+        new("measured", "measured", "Does the measured start agree?"),
+    ];
+
+    /// <inheritdoc />
     public override IReadOnlyList<Type> Reads =>
         [typeof(UnitAssessment), typeof(LoadAssessment), typeof(SurveyDesign), typeof(StartDesign), typeof(UnitDesign)];
 
@@ -51,7 +60,8 @@ public sealed class StartStation : Station<StartAssessment>
             Station = Name,
             Value = new Measure(own.MaxA, QuantityKind.Current),
             Note = own.SourceV > 0 ? Phrase.Of($"at {own.SourceV:Voltage}") : Phrase.Of($""),
-            Limit = own.Outcome == StartOutcome.Starts ? Phrase.Of($"{own.SurgeUsed:Fraction} of what it bears") : Phrase.Of($"{InWords(own.Outcome)}"),
+            Limit = own.Outcome != StartOutcome.Starts ? Phrase.Of($"{InWords(own.Outcome)}")
+                : own.InverterDriven ? Phrase.Of($"{own.SurgeUsed:Fraction} of what it bears") : Phrase.Of($"overload timer at {own.SurgeUsed:Fraction}"),
             Share = Math.Min(1, own.SurgeUsed * LedgerEntry.GaugeMark),
             Mark = LedgerEntry.GaugeMark,
             MoreIsBetter = false,
@@ -69,6 +79,9 @@ public sealed class StartStation : Station<StartAssessment>
 
     private const double MeasuredApart = 0.15;
     private const double DevicePowerFactor = 0.95;
+
+    /// <summary>Moments that a drawing of a start can show.</summary>
+    private const int MostDrawn = 1500;
 
     /// <summary>Runs the start, its remedies and the stacking of neighbours.</summary>
     public static StartAssessment Assess(SurveyDesign survey, StartDesign design, UnitDesign unitDesign, UnitAssessment unitResult, double outdoorC)
@@ -162,6 +175,7 @@ public sealed class StartStation : Station<StartAssessment>
         Source = source,
         Remedy = design.Remedy,
         Reduction = design.Reduction,
+        StarterLimitS = design.StarterLimitS,
         SecondsOff = design.RestedS,
         Line = new Complex(Conductors.LoopOhm(design.CableM, design.CableMm2, 30), 0),
         Neighbours = [Fan(unit), .. Neighbours(survey)],
@@ -227,8 +241,27 @@ public sealed class StartStation : Station<StartAssessment>
             Window = window,
             Corners = corners,
             InverterDriven = false,
+            PeakShare = PeakShare(result, source),
+            Answers = Answers(Beside(start.Neighbours), design, result.MaxA),
         };
     }
+
+    /// <summary>What is on with it.</summary>
+    internal static Phrase Beside(IReadOnlyList<NeighbourLoad> neighbours) => neighbours.Where(n => !n.OwnFan).ToList() is { Count: > 0 } on
+        ? Phrase.Of($"{on.Sum(n => n.PowerW):ElectricPower} may be on beside it: {string.Join(", ", on.Select(n => n.Name))}.")
+        : Phrase.Of($"Nothing else is on.");
+
+    /// <summary>What the further leaves say.</summary>
+    /// <param name="beside">What is on with it.</param>
+    /// <param name="design">What was measured.</param>
+    /// <param name="predictedA">Highest current found.</param>
+    internal static Dictionary<string, Phrase> Answers(Phrase beside, StartDesign design, double predictedA) => new()
+    {
+        ["source"] = beside,
+        ["measured"] = HasMeasured(design)
+            ? Phrase.Of($"{design.MeasuredA ?? design.Measured.Max(m => m.CurrentA):Current} measured, {predictedA:Current} found.")
+            : Phrase.Of($"Nothing measured yet; {predictedA:Current} are expected on an inrush clamp."),
+    };
 
     internal static MotorModel Motor(AcUnit unit, double factor) =>
         MotorModel.FromNameplate(unit.SupplyVoltageV, unit.LockedRotorA * factor, unit.RlaA * factor, unit.PowerFactorLockedRotor, unit.PowerFactorRun,
@@ -241,7 +274,8 @@ public sealed class StartStation : Station<StartAssessment>
         var headline = result.Outcome switch
         {
             StartOutcome.Starts => corners.InAll
-                ? Phrase.Of($"Starts on the {Called(source)}{helped}, using {result.SurgeUsed:Fraction} of what it bears.")
+                ? Phrase.Of($"Starts on the {Called(source)}{helped}; the peak takes {PeakShare(result, source):Fraction} of its limit, "
+                    + $"{Timer(source)} gets to {result.SurgeUsed:Fraction}.")
                 : Phrase.Of($"Starts on the {Called(source)}{helped} {corners.Words} of what is not known."),
             StartOutcome.StartsOnlyIfShed => corners.InAll ? Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}.")
                 : Phrase.Of($"Starts only without {string.Join(" and ", result.Shed)}, and then {corners.Words} of what is not known."),
@@ -253,6 +287,13 @@ public sealed class StartStation : Station<StartAssessment>
         return new Verdict(Verdict.Worst(findings), headline, Phrase.Of(
             $"{start} most {result.MaxA:Current} flow and {result.MinCompressorV:Voltage} are left at the compressor; then it runs on {result.RunA:Current}."));
     }
+
+    /// <summary>The highest current against what the source gives or trips at within a cycle.</summary>
+    private static double PeakShare(StartResult result, PowerSource source) =>
+        SurgeW(source) is > 0 and var most ? result.MaxA * source.Volts / most : 0;
+
+    /// <summary>What runs while more flows than it gives for long.</summary>
+    private static string Timer(PowerSource source) => source.Class == SourceClass.Shore ? "its breaker's bimetal" : "its overload timer";
 
     private static string Called(PowerSource source) => source.Class switch
     {
@@ -295,7 +336,7 @@ public sealed class StartStation : Station<StartAssessment>
                 new Figure("First rush", precharge.PeakA, QuantityKind.Current, precharge.Working)],
             Outcome = result.Outcome,
             Cause = result.Cause,
-            Trace = precharge.Trace(source.Volts),
+            Trace = SoftClimb.Of(precharge, unit, outdoorC, source, line, neighbours),
             Bearing = Bears(source),
             Neighbours = [.. neighbours.Select(n => new StackedLoad(n.Name, n.PowerW, n.PowerW / n.PowerFactor / source.Volts, n.Sheddable, n.OwnFan))],
             Remedies = [],
@@ -310,12 +351,14 @@ public sealed class StartStation : Station<StartAssessment>
             SurgeW = SurgeW(source),
             NeededReduction = null,
             InverterDriven = true,
+            PeakShare = ratio,
+            Answers = Answers(Beside(neighbours), design, result.RunA),
         };
     }
 
     /// <summary>A unit on another voltage than its own.</summary>
     internal static Finding OtherVoltage(AcUnit unit, string called, double volts) =>
-        Finding.Of(FindingCode.SourceVoltage, Severity.Stop, $"{unit.Id} wants {unit.SupplyVoltageV:Voltage}, the {called} gives {volts:Voltage}.");
+        Finding.Of(FindingCode.SourceVoltage, Severity.Stop, $"{unit.NameFirst} wants {unit.SupplyVoltageV:Voltage}, the {called} gives {volts:Voltage}.");
 
     private static StartAssessment WrongVoltage(UnitDesign unitDesign, AcUnit unit, PowerSource source)
     {
@@ -324,7 +367,7 @@ public sealed class StartStation : Station<StartAssessment>
             Remedies = [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10)
                 .OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
                 .Select(
-                    u => new Remedy(Phrase.Of($"{u.Id}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))],
+                    u => new Remedy(Phrase.Of($"{u.Name}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))],
         };
         return Refused(unit, source, Phrase.Of($"Does not fit this source: {unit.SupplyVoltageV:Voltage} against {source.Volts:Voltage}."),
             TripCause.OtherVoltage, finding);
@@ -367,7 +410,8 @@ public sealed class StartStation : Station<StartAssessment>
     private static IReadOnlyList<BearingPoint> Bears(PowerSource source) => BearingPoint.Of(source.Curve ?? source.BreakerBands().Min, source.ContinuousA);
 
     private static StartTrace Thin(IReadOnlyList<StartMoment> trace, bool onBattery) =>
-        StartTrace.Of([.. trace.Where((_, i) => i % 2 == 0)], m => m.Seconds, m => m.SourceA, m => m.CompressorA, m => m.CompressorV,
+        StartTrace.Of([.. trace.Where((_, i) => i % Math.Max(2, trace.Count / MostDrawn) == 0)], m => m.Seconds, m => m.SourceA, m => m.CompressorA,
+            m => m.CompressorV,
             onBattery ? m => m.DcV : null, onBattery ? m => m.DcA : null);
 
     private static List<Figure> Figures(StartCase start, StartResult result, MotorModel motor, double largest, PowerSource source)

@@ -22,7 +22,15 @@ public sealed record StartSequence(StartOrderResult Best, StartOutcome AtOnce, s
 
 /// <summary>What more there is to know of a start: other sources, worse days, rules of thumb, and whose turn it is where several start.</summary>
 public sealed record StartStudyResult(IReadOnlyList<SmallestRow> Smallest, IReadOnlyList<SensitivityRow> Sensitivity, IReadOnlyList<RuleLine> Rules,
-    double? SmallestBatteryA, StartSequence? Sequence);
+    double? SmallestBatteryA, StartSequence? Sequence)
+{
+    /// <summary>How it stands on worse days, in a sentence.</summary>
+    public Phrase Answer => Sensitivity.Count == 0 ? Phrase.Of($"It starts softly: worse days do not stop it.")
+        : Sensitivity.All(s => s.Outcome == StartOutcome.Starts) ? Phrase.Of($"It starts on each of the {Sensitivity.Count - 1} worse days tried.")
+        : Sensitivity[0].Outcome != StartOutcome.Starts ? Phrase.Of($"As it is it does not start; worse days are no better.")
+        : Phrase.Of($"It does not start on {Sensitivity.Count(s => s.Outcome != StartOutcome.Starts)} of {Sensitivity.Count - 1} worse days: "
+            + $"{Sensitivity.First(s => s.Outcome != StartOutcome.Starts).Words} is the first.");
+}
 
 /// <summary>Study of a single-speed unit's start beside the assessment: many starts, made when asked.</summary>
 public static class StartStudy
@@ -70,13 +78,14 @@ public static class StartStudy
         if (design.Further.Count >= StartOrder.MostUnits)
             throw new InputException("start.further", $"{design.Further.Count}",
                 $"the order of at most {StartOrder.MostUnits} compressors is looked for, the unit among them");
-        List<UnitToStart> units = [new(unit.Id, start.Motor, start.Neighbours[0], start.Remedy, start.Reduction)];
+        List<UnitToStart> units = [new(unit.Name, start.Motor, start.Neighbours[0], start.Remedy, start.Reduction)];
         foreach (var (c, i) in design.Further.Select((c, i) => (c, i)))
         {
             var lra = c.LraA > 0 ? c.LraA : StartRules.LraA(c.RlaA);
-            if (lra < 2.5 * c.RlaA)
+            if (lra < AcUnit.LeastLockedRotor * c.RlaA)
                 throw new InputException($"start.further[{i}].lraA", Phrase.Of($"{c.LraA:Current}"),
-                    Phrase.Of($"LRA must be at least 2.5 × RLA ({2.5 * c.RlaA:Current}); got {c.LraA:Current}"));
+                    Phrase.Of($"LRA must be at least {AcUnit.LeastLockedRotor:Number} × RLA ({AcUnit.LeastLockedRotor * c.RlaA:Current}); "
+                        + $"got {c.LraA:Current}"));
             var motor = MotorModel.FromNameplate(unit.SupplyVoltageV, lra, c.RlaA);
             units.Add(new UnitToStart(c.Name, motor, new NeighbourLoad("fan", c.FanW, AcUnit.FanPowerFactor, false),
                 c.Soft && StartVerdict.ReductionFits(motor, SoftReduction) ? StartRemedy.SoftStarter : StartRemedy.None, SoftReduction));

@@ -43,7 +43,7 @@ internal static class StartTrials
     {
         var phrase = result.Outcome switch
         {
-            StartOutcome.Starts => Phrase.Of($"starts, {result.SurgeUsed:Fraction} used"),
+            StartOutcome.Starts => Phrase.Of($"starts, overload timer at {result.SurgeUsed:Fraction}"),
             StartOutcome.StartsOnlyIfShed => Phrase.Of($"starts only without {string.Join(" and ", result.Shed)}"),
             StartOutcome.StartsButCannotRun => Phrase.Of($"starts, then {result.Cause.Words()} after {result.TripS ?? 0:Seconds}"),
             StartOutcome.Stalls => Phrase.Of($"stalls"),

@@ -132,8 +132,7 @@ public static class StartVerdict
 
         StartResult Steady(IReadOnlyList<NeighbourLoad> on)
         {
-            // The network scales neighbours by the motor's voltage only, so a token motor of that voltage carries it.
-            var motor = MotorModel.FromNameplate(unitV, 50, 10);
+            var motor = SoftClimb.Token(unitV);
             var network = new Network(new StartCase { Motor = motor, Source = source, Line = lineOhm, Neighbours = on });
             var apparent = powerW / powerFactor * new Complex(powerFactor, Math.Sqrt(1 - powerFactor * powerFactor));
             var check = Running.Check(source, unitV, network.AtConstantPower(apparent));

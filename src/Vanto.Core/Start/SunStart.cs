@@ -15,7 +15,7 @@ internal static class SunStart
     public static StartAssessment Assess(SurveyDesign survey, AcUnit unit, double outdoorC)
     {
         if (unit.Kind != AcKind.PvAssistedSplit)
-            throw new InputException("start.on", "sun", $"{unit.Id} cannot run on the sun alone; only a PV-assisted unit does.");
+            throw new InputException("start.on", "sun", $"{unit.NameFirst} cannot run on the sun alone; only a PV-assisted unit does.");
         var modules = survey.Sources.Modules;
         if (modules.Count == 0)
             throw new InputException("survey.sources.modules.count", "0", "No modules are on the roof: there is no sun to run on.");
@@ -62,6 +62,9 @@ internal static class SunStart
             SurgeW = array,
             NeededReduction = null,
             InverterDriven = true,
+            PeakShare = used,
+            Answers = StartStation.Answers(Phrase.Of($"Nothing else can be on: the array feeds the unit alone."), new StartDesign(),
+                least / (unit.SupplyVoltageV * unit.PowerFactorRun)),
         };
     }
 }

@@ -9,7 +9,7 @@ public enum TripCause
     [Called("")] None,
     [Called("soft starter aborts on low voltage")] SoftStarterAborts,
     [Called("soft starter waits until 3 minutes after the last stop")] SoftStarterWaits,
-    [Called("soft starter leaves too little torque: not at speed within 2 seconds")] SoftStarterTooWeak,
+    [Called("soft starter leaves too little torque: not at speed before it gives up")] SoftStarterTooWeak,
     [Called("source voltage collapse")] VoltageCollapse,
     [Called("engine overload")] EngineOverload,
     [Called("source overload")] SourceOverload,

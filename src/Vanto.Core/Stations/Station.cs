@@ -6,6 +6,12 @@ namespace Vanto.Core.Stations;
 /// <summary>Part of the work a station belongs to.</summary>
 public enum StationPhase { Size, Build, Keep }
 
+/// <summary>One question of a station, with an address and a screen of its own.</summary>
+/// <param name="Name">Its name in addresses and in findings.</param>
+/// <param name="Words">What it is called in the row of leaves.</param>
+/// <param name="Question">What it answers.</param>
+public sealed record StationLeaf(string Name, string Words, string Question);
+
 /// <summary>What every station answers.</summary>
 public interface IStationResult
 {
@@ -13,6 +19,11 @@ public interface IStationResult
     Verdict Verdict { get; }
 
     IReadOnlyList<Finding> Findings { get; }
+
+    /// <summary>What its further leaves say, each in a sentence, by their names; the first says the verdict.</summary>
+    IReadOnlyDictionary<string, Phrase> Answers => NoAnswers;
+
+    private static readonly IReadOnlyDictionary<string, Phrase> NoAnswers = new Dictionary<string, Phrase>();
 }
 
 /// <summary>
@@ -28,6 +39,9 @@ public abstract class Station
     public abstract StationPhase Phase { get; }
 
     public abstract Type Result { get; }
+
+    /// <summary>The questions it answers; the first is the station's own and carries its verdict.</summary>
+    public virtual IReadOnlyList<StationLeaf> Leaves => [new(Name, Name, "")];
 
     /// <summary>
     /// Parts of the design, results of earlier stations and kinds of records that it reads; nothing else. It waits for the first of the results that
@@ -68,6 +82,9 @@ public sealed record LedgerEntry
 
     /// <summary>The station that made it.</summary>
     public required string Station { get; init; }
+
+    /// <summary>The leaf of that station; empty for its first.</summary>
+    public string Leaf { get; init; } = "";
 
     public required Measure Value { get; init; }
 

@@ -159,7 +159,7 @@ public sealed record SkinDesign : DesignPart
     [Ask("Build", Options = "skins")] public string Preset { get; init; } = "van-steel";
     [Ask("Insulation", Options = "insulations")] public string Insulation { get; init; } = "pe-foam";
     [Field(QuantityKind.SmallLength, 0, ThickestInsulationM, Label = "Insulation thickness")] public double InsulationM { get; init; } = 0.025;
-    [Ask("Break over the ribs", Help = "at least 10 mm of foam between ribs and lining")] public bool ThermalBreak { get; init; }
+    [Ask("Break over the ribs", Help = "at least {0.01:SmallLength} of foam between ribs and lining")] public bool ThermalBreak { get; init; }
     [Ask("Paint", Options = "paints")] public string Paint { get; init; } = "white";
 
     public RibDesign Ribs { get; init; } = new();
@@ -197,7 +197,8 @@ public sealed record FurtherSpaceDesign : DesignPart
 /// <summary>Fans and doors.</summary>
 public sealed record AiringDesign : DesignPart
 {
-    [Field(QuantityKind.AirFlow, 0, 1, Label = "Fan that blows out", Help = "as measured while the unit cools; a roof fan moves 25 to 400 L/s")]
+    [Field(QuantityKind.AirFlow, 0, 1, Label = "Fan that blows out",
+        Help = "as measured while the unit cools; a roof fan moves {0.025:AirFlow} to {0.4:AirFlow}")]
     public double FanM3s { get; init; }
     [Ask("Doors that are opened")] public IReadOnlyList<DoorDesign> Doors { get; init; } = [];
 }

@@ -8,7 +8,10 @@ namespace Vanto.Core.Survey;
 
 /// <summary>What the survey comes to.</summary>
 public sealed record SurveyAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures, IReadOnlyList<SunHour> SunPath,
-    double WorldNoseDeg) : IStationResult;
+    double WorldNoseDeg) : IStationResult
+{    /// <inheritdoc />
+    public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();
+}
 
 /// <summary>The sun over the rig at an hour of the design day: azimuth clockwise from north and elevation, degrees.</summary>
 /// <param name="Hour">Hour of the day.</param>
@@ -24,6 +27,18 @@ public sealed class SurveyStation : Station<SurveyAssessment>
 
     /// <inheritdoc />
     public override StationPhase Phase => StationPhase.Size;
+
+    /// <inheritdoc />
+    public override IReadOnlyList<StationLeaf> Leaves { get; } =
+    [
+        new("rig", "rig", "What is the rig, and how does it lie to the sun?"),
+        new("skin", "spaces and skin", "How large is it, and what is it built of?"),
+        new("windows", "windows", "Where is the glass, and what covers it?"),
+        new("people", "people and devices", "Who and what gives off heat inside?"),
+        new("board", "on board", "What feeds it?"),
+        new("place", "place and weather", "Where does it stand, and how hot does it get?"),
+        new("fields", "all fields", "Where is the field?"),
+    ];
 
     /// <inheritdoc />
     public override IReadOnlyList<Type> Reads => [typeof(SurveyDesign)];
@@ -55,11 +70,12 @@ public sealed class SurveyStation : Station<SurveyAssessment>
         var findings = Findings(survey, wall.Value, path).ToList();
         return new SurveyAssessment(
             new Verdict(Verdict.Worst(findings), Phrase.Of($"{floor:Area} of floor under {skin:Area} of skin, {glass:Area} of it glass."),
-                Phrase.Of($"A rig is not a room: {skin / floor:Ratio} m² of skin for each m² of floor; a house has about 3.")),
+                Phrase.Of($"A rig is not a room: {skin / floor:Ratio} times as much skin as floor; a house has about 3.")),
             Finding.Ranked(findings),
             [
                 new Figure("Floor", floor, QuantityKind.Area, Working.Start().Step("A", "Σ length × width of the spaces",
-                    $"{survey.Space.LengthM} × {survey.Space.WidthM}{(survey.Further.Count > 0 ? " + further" : "")}", floor, "m²", Citations.Geometry).Done()),
+                    $"{survey.Space.LengthM} × {survey.Space.WidthM}{(survey.Further.Count > 0 ? " + further" : "")}", floor, "m²",
+                        Citations.Geometry).Done()),
                 new Figure("Skin", skin, QuantityKind.Area,
                     Working.Start().Step("A_skin", "roof + floor + sides, less partitions", $"2 × {floor:0.###} + sides", skin, "m²", Citations.Geometry)
                         .Done()),
@@ -69,7 +85,45 @@ public sealed class SurveyStation : Station<SurveyAssessment>
                 wall,
             ],
             path,
-            survey.HeadingDeg);
+            survey.HeadingDeg)
+        {
+            Answers = Answers(survey, faces, wall.Value),
+        };
+    }
+
+    private static string Where(Side side) => side switch
+    {
+        Side.Roof => "in the roof",
+        Side.Front or Side.Rear => $"at the {Calls.Name(side)}",
+        _ => $"on the {Calls.Name(side)}",
+    };
+
+    private static Dictionary<string, Phrase> Answers(SurveyDesign survey, IReadOnlyList<BoxFace> faces, double wallU)
+    {
+        var (sources, place) = (survey.Sources, survey.Place);
+        var spaces = 1 + survey.Further.Count;
+        var panes = survey.Windows.Concat(survey.Further.SelectMany(f => f.Windows)).Sum(w => w.Count);
+        var glassiest = faces.Where(f => f.Side is not null).MaxBy(f => f.GlassM2);
+        var inside = survey.Devices.Where(d => d.Inside).Sum(d => d.PowerW);
+        string[] others =
+        [
+            .. sources.Inverter.Fitted ? ["inverter"] : Array.Empty<string>(),
+            .. sources.Generator.Fitted ? ["generator"] : Array.Empty<string>(),
+            .. sources.Shore.PluggedIn ? ["shore"] : Array.Empty<string>(),
+        ];
+        var bank = sources.Battery.Fitted ? Phrase.Of($"{1000 * sources.Battery.BankKWh:Energy} of battery") : Phrase.Of($"No battery");
+        var modules = Phrase.Of($"{sources.Modules.Count} modules, {sources.Modules.Count * sources.Modules.RatedW:ElectricPower}");
+        return new Dictionary<string, Phrase>
+        {
+            ["skin"] = Phrase.Of($"{(spaces == 1 ? "One space" : $"{spaces} spaces")}; the walls lose {wallU:ThermalTransmittance}."),
+            ["windows"] = panes == 0 ? Phrase.Of($"No windows yet.") : Phrase.Of(
+                $"{panes} {(panes == 1 ? "pane" : "panes")}, {faces.Sum(f => f.GlassM2):Area} of glass; most of it {Where(glassiest!.Side!.Value)}."),
+            ["people"] = Phrase.Of($"{survey.People.Count} {(survey.People.Count == 1 ? "person" : "people")}; devices inside give off {inside:ElectricPower} "
+                + $"when all are on."),
+            ["board"] = Phrase.Of($"{bank}, {modules}{(others.Length == 0 ? "" : ", " + string.Join(", ", others))}."),
+            ["place"] = Phrase.Of($"{place.DryBulbC:Temperature} at the hottest hour, {place.NightLowC:Temperature} at night, {place.ElevationM:Length} up."),
+            ["fields"] = Phrase.Of($"Type a word of its name."),
+        };
     }
 
     private static Figure WallTransmittance(SurveyDesign survey)
@@ -108,7 +162,8 @@ public sealed class SurveyStation : Station<SurveyAssessment>
             yield return Finding.Of(FindingCode.SunPolar, Severity.Note, $"The sun does not {(path.Count == 0 ? "rise" : "set")} on this day at this place.");
         if (survey.Place.DryBulbC > 46)
             yield return Finding.Of(FindingCode.DesignExtreme, Severity.Note,
-                $"Many outdoor units end at 46 to 50 °C; the design day reaches {survey.Place.DryBulbC:Temperature}. Check the plate.");
+                $"Many outdoor units end at {46.0:Temperature} to {50.0:Temperature}; "
+                + $"the design day reaches {survey.Place.DryBulbC:Temperature}. Check the plate.");
         var sources = survey.Sources;
         if (!sources.Battery.Fitted && !sources.Generator.Fitted && !sources.Shore.PluggedIn && sources.Modules.Count == 0)
             yield return Finding.Of(FindingCode.SourcesNone, Severity.Caution, $"No source is on board: Start and Energy have nothing to run on.");

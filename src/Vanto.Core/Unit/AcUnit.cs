@@ -21,6 +21,9 @@ public sealed record AcUnit : DesignPart
     /// <summary>Power factor of a unit's fan; common practice.</summary>
     public const double FanPowerFactor = 0.85;
 
+    /// <summary>Locked-rotor current against the running one, at least; below it the two do not belong together (definition of the motor model).</summary>
+    public const double LeastLockedRotor = 2.5;
+
     [Ask("Name", Longest = 60)] public string Id { get; init; } = "";
     [Ask("Kind")] public AcKind Kind { get; init; }
     [Field(QuantityKind.Voltage, 10, 500, Label = "Supply voltage")] public double SupplyVoltageV { get; init; } = 115;
@@ -41,7 +44,8 @@ public sealed record AcUnit : DesignPart
     [Field(QuantityKind.Seconds, 0.05, 1.5, Label = "Start time at full voltage")] public double StartTimeS { get; init; } = 0.25;
     [Field(QuantityKind.Temperature, 35, 60, Label = "Highest outdoor temperature")] public double MaxOutdoorC { get; init; } = 46;
     [Field(QuantityKind.Mass, 1, 500, Label = "Weight")] public double MassKg { get; init; } = 33;
-    [Field(QuantityKind.Power, 0, 30000, Label = "Rated heating at 8.3 °C", Help = "0 where it only cools")] public double HeatingW { get; init; }
+    [Field(QuantityKind.Power, 0, 30000, Label = "Rated heating",
+        Help = "at {8.3:Temperature} outdoors; 0 where it only cools")] public double HeatingW { get; init; }
     [Field(QuantityKind.Temperature, -40, 15, Label = "Heats down to")] public double HeatingLowestC { get; init; } = -15;
     [Field(QuantityKind.Current, 1, 150, Label = "Minimum circuit ampacity (MCA)", Help = "empty is estimated", Optional = true)]
     public double? McaA { get; init; }
@@ -50,8 +54,31 @@ public sealed record AcUnit : DesignPart
     [Field(QuantityKind.Number, 10, 100, Label = "Noise indoors, dB(A)", Optional = true)] public double? NoiseInDb { get; init; }
     [Field(QuantityKind.Number, 10, 110, Label = "Noise outdoors, dB(A)", Optional = true)] public double? NoiseOutDb { get; init; }
 
+    /// <summary>
+    /// What people call it: a class of the catalogue by kind, size in thousands of BTU an hour and volts, such as "mini-split 12k, 120 V"; one's own by
+    /// the name that was typed.
+    /// </summary>
+    public string Name => UnitCatalogue.Find(Id) is null ? Id
+        : FormattableString.Invariant($"{Spoken[Kind]} {Math.Round(RatedCapacityW / QuantityTable.WattsPerBtuPerHour / 500) / 2:0.#}k, {SupplyVoltageV:0} V");
+
+    /// <summary>Its name where a sentence begins with it.</summary>
+    public string NameFirst => Name == Id ? Id : char.ToUpperInvariant(Name[0]) + Name[1..];
+
+    private static readonly Dictionary<AcKind, string> Spoken = new()
+    {
+        [AcKind.RooftopSingleSpeed] = "rooftop",
+        [AcKind.RailingPortable] = "railing split",
+        [AcKind.MiniSplitInverter] = "mini-split",
+        [AcKind.DcNativeRooftop] = "DC rooftop",
+        [AcKind.DcNativeSplit] = "DC split",
+        [AcKind.PvAssistedSplit] = "PV-assisted split",
+    };
+
     /// <summary>True for a single-speed compressor, which has a locked rotor at the start.</summary>
     public bool SingleSpeed => Kind is AcKind.RooftopSingleSpeed or AcKind.RailingPortable;
+
+    /// <summary>True where its refrigerant circuit is joined on site; rooftop and railing units come sealed.</summary>
+    public bool JoinedOnSite => Kind is AcKind.MiniSplitInverter or AcKind.DcNativeSplit or AcKind.PvAssistedSplit;
 
     /// <summary>True for units that run straight on the battery.</summary>
     public bool IsDc => FrequencyHz == 0;

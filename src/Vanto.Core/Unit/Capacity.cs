@@ -17,7 +17,6 @@ public static class Capacity
 
     /// <summary>Share of the capacity left at a share of the air flow, as by a dirty filter; common practice.</summary>
     public static double FlowFactor(double airFlowShare) => 0.8 + 0.2 * airFlowShare;
-    private const double MostStartsPerHour = 3;
 
     /// <summary>Nominal sizes offered, W (5 to 36 thousand BTU/h).</summary>
     public static readonly double[] NominalSizesW = [.. new double[] { 5, 7, 9, 12, 15, 18, 24, 30, 36 }.Select(k => k * 293.07107)];
@@ -42,13 +41,8 @@ public static class Capacity
         {
             var split = WetCoil.Split(hour.RoomC, ratio, DeratedInRoom(nominalW, hour, ratio), FlowPerWatt * nominalW, hour.PressurePa);
             var run = hour.SensibleW / split.SensibleW;
-            var latent = split.LatentW;
-            if (run < 1)
-            {
-                var onMinutes = 60 / (4 * MostStartsPerHour * (1 - run));
-                latent *= Math.Max(0, 1 - (fanRunsOn ? 12 : 3) / onMinutes);
-            }
-            return (run, latent * run, split.SensibleShare);
+            var kept = 1 - WetCoil.Returned(fanRunsOn ? WetCoil.HeldWithFanMin : WetCoil.HeldAtRestMin, run);
+            return (run, split.LatentW * kept * run, split.SensibleShare);
         });
 
     /// <summary>Humidity and running share that a modulating unit settles at.</summary>
@@ -60,7 +54,7 @@ public static class Capacity
         {
             var full = DeratedInRoom(nominalW, hour, ratio);
             var (temperature, pressure, sensible) = (hour.RoomC, hour.PressurePa, hour.SensibleW);
-            CoilSplit At(double y) => WetCoil.Split(temperature, ratio, full * y, FlowPerWatt * nominalW * Math.Max(0.4, y), pressure);
+            CoilSplit At(double y) => WetCoil.Split(temperature, ratio, full * y, FlowPerWatt * nominalW * Math.Max(WetCoil.LowestFlow, y), pressure);
             var y = Roots.OfRising(share => At(share).SensibleW - sensible, 0.001, 1, 1e-7);
             if (y >= minShare)
             {
@@ -69,8 +63,7 @@ public static class Capacity
             }
             var lowest = At(minShare);
             var run = sensible / lowest.SensibleW;
-            var onMinutes = 60 / (4 * MostStartsPerHour * (1 - run));
-            return (run * minShare, lowest.LatentW * run * Math.Max(0, 1 - 12 / onMinutes), lowest.SensibleShare);
+            return (run * minShare, lowest.LatentW * run * (1 - WetCoil.Returned(WetCoil.HeldWithFanMin, run)), lowest.SensibleShare);
         });
 
     /// <summary>Smallest nominal capacity that carries the hour with the room as dry as it then settles.</summary>

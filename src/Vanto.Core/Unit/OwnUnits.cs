@@ -20,8 +20,9 @@ public static class OwnUnits
         Fault(unit.RatedCapacityW / unit.RatedPowerW is < 1.5 or > 8, "ratedPowerW", Phrase.Of($"{unit.RatedPowerW:ElectricPower}"),
             Phrase.Of($"cooling over input is {unit.RatedCapacityW / unit.RatedPowerW:Ratio}; it must be 1.5 to 8"));
         if (unit.SingleSpeed)
-            Fault(unit.RlaA <= 0 || unit.LraA > 0 && unit.LraA < 2.5 * unit.RlaA, "lraA", Phrase.Of($"{unit.LraA:Current}"),
-                Phrase.Of($"LRA must be at least 2.5 × RLA ({2.5 * unit.RlaA:Current}); got {unit.LraA:Current}"));
+            Fault(unit.RlaA <= 0 || unit.LraA > 0 && unit.LraA < AcUnit.LeastLockedRotor * unit.RlaA, "lraA", Phrase.Of($"{unit.LraA:Current}"),
+                Phrase.Of($"LRA must be at least {AcUnit.LeastLockedRotor:Number} × RLA ({AcUnit.LeastLockedRotor * unit.RlaA:Current}); "
+                    + $"got {unit.LraA:Current}"));
         else
         {
             Fault(unit.MinCapacityW / unit.RatedCapacityW is < 0.20 or >= 1, "minCapacityW", Phrase.Of($"{unit.MinCapacityW:Power}"),

@@ -35,6 +35,9 @@ public static class Performance
     public const double RatedOutdoorC = 35;
 
 
+    /// <summary>The other end of their range, °C, from memory.</summary>
+    public const double LowestWetBulbC = 5;
+
     /// <summary>End of the curves' range, °C, from memory: beyond it the single-speed input curve turns down and below nothing.</summary>
     private const double HighestWetBulbC = 28;
 

@@ -60,7 +60,8 @@ public static class SizingCalculators
             i.OutdoorC, i.RoomC, Atmosphere.Pressure(i.ElevationM));
         var settled = i.Modulating ? Capacity.SettledModulating(i.NominalW, i.MinShare, room) : Capacity.SettledSingleSpeed(i.NominalW, room, i.FanRunsOn);
         return new ResultBuilder()
-            .Step("RH", "The room settles at", "coil latent·run = L + ṁ·h_fg·(W_o − W), bisected", $"L {i.LatentW} W", settled.RelativeHumidityPct, Percent,
+            .Step("RH", "The room settles at", "coil latent·run = L + ṁ·h_fg·(W_o − W), bisected", $"L {i.LatentW} W", settled.RelativeHumidityPct,
+                Percent,
                 Citations.Coil)
             .Step("x", "It runs", "S/sensible of the coil", $"S {i.SensibleW} W", settled.RunFraction, Fraction, Citations.Coil)
             .Number("SHR", "Sensible share of its coil", settled.SensibleShare, Fraction)

@@ -150,7 +150,8 @@ public static class UnitCalculators
     {
         var p = Atmosphere.Pressure(i.ElevationM);
         return new ResultBuilder()
-            .Step("f_out", "Outdoor heat", "1 − 0.010(t − 35) above 35 °C, 1 − 0.006(t − 35) below", $"t {i.OutdoorC}", Capacity.OutdoorFactor(i.OutdoorC),
+            .Step("f_out", "Outdoor heat", "1 − 0.010(t − 35) above 35 °C, 1 − 0.006(t − 35) below", $"t {i.OutdoorC}",
+                Capacity.OutdoorFactor(i.OutdoorC),
                 QuantityKind.Number, Citations.Derate)
             .Step("f_in", "Indoor wet bulb", "1 + 0.025(t_wb − 19.4)", $"t_wb {i.WetBulbC}", 1 + 0.025 * (i.WetBulbC - 19.4), QuantityKind.Number,
                 Citations.Derate)
@@ -169,7 +170,8 @@ public static class UnitCalculators
         return new ResultBuilder()
             .Step("T_adp", "Apparatus dew point", "h_sat(T_adp) = h − Q/(ṁ(1 − 0.15))", $"Q {i.CoolingW} W, {i.FlowM3s} m³/s", split.ApparatusDewPointC,
                 Temperature, Citations.Coil)
-            .Step("q_l", "Moisture", "ṁ(1 − 0.15)(W − W_adp)·h_fg", $"entering {i.EntryC} °C, {i.RelativeHumidityPct} %", split.LatentW, Power, Citations.Coil)
+            .Step("q_l", "Moisture", "ṁ(1 − 0.15)(W − W_adp)·h_fg", $"entering {i.EntryC} °C, {i.RelativeHumidityPct} %", split.LatentW, Power,
+                Citations.Coil)
             .Step("q_s", "Sensible", "Q − q_l", $"{i.CoolingW} − {split.LatentW:0.#}", split.SensibleW, Power, Citations.Coil)
             .Judge(split.ApparatusDewPointC < 2
                 ? Finding.Of(FindingCode.CoilIce, Severity.Caution, $"At {split.ApparatusDewPointC:Temperature} the coil ices when it runs on.")
@@ -181,7 +183,7 @@ public static class UnitCalculators
     public static CalculationResult AreaRule(AreaRuleInput i) => new ResultBuilder()
         .Step("Q", "By the rule", "113 W/m² (12,000 BTU/h for 335 ft²)", $"113 × {i.FloorM2}", Capacity.AreaRuleW(i.FloorM2), Power, Citations.Trade)
         .Judge(Finding.Of(FindingCode.CapRuleOfThumb, Severity.Note,
-            $"Made for houses with about 3 m² of skin for each m² of floor; a van has about 5, 1.7 times as much, and more glass. The load comes to 1 to 3 "
+            $"Made for houses with about 3 times as much skin as floor; a van has about 5 times, and more glass. The load comes to 1 to 3 "
                 + $"times the rule, near 3 only with bare glass or dark paint in a desert: run the load instead.")).Done();
 
     /// <summary>Nominal capacity for a load.</summary>

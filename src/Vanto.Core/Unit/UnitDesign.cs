@@ -8,11 +8,19 @@ namespace Vanto.Core.Unit;
 /// <summary>Both schools of sizing.</summary>
 public enum SizingSchool { [Called("just enough")] JustEnough, [Called("oversized on purpose")] OversizedOnPurpose }
 
+/// <summary>What is done on the rig; it says what is opened and so what must be proved.</summary>
+public enum WorkKind
+{
+    [Called("a unit is fitted")] Fit, [Called("a split is replaced")] ReplaceSplit, [Called("a soft starter is added")] SoftStarter,
+}
+
 public sealed record UnitDesign : DesignPart
 {
+    [Ask("The job")] public WorkKind Work { get; init; } = WorkKind.Fit;
     [Ask("Unit", Options = "units")] public string Chosen { get; init; } = "RT-11-115";
     [Ask("School")] public SizingSchool School { get; init; } = SizingSchool.JustEnough;
-    [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by", Help = "3 K on a hot roof, 5 K behind a closed grille")]
+    [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by",
+        Help = "{3:TemperatureDifference} on a hot roof, {5:TemperatureDifference} behind a closed grille")]
     public double InletRiseK { get; init; } = 3;
     [Field(QuantityKind.Fraction, 0.3, 1, Label = "Air flow through its filter", Help = "clean 100 %, dirty 85 %, clogged 60 %")]
     public double AirFlowShare { get; init; } = 1;
@@ -44,6 +52,7 @@ public sealed record SchoolSize
 {
     public required SizingSchool School { get; init; }
     public required string Id { get; init; }
+    public required string Name { get; init; }
     public required double RatedCapacityW { get; init; }
     public required double LowestW { get; init; }
     public required double Ratio { get; init; }
@@ -61,6 +70,9 @@ public sealed record HeatingView(bool Heats, double NeededW, double CapacityW, B
 public sealed record Candidate
 {
     public required string Id { get; init; }
+
+    /// <summary>What people call it.</summary>
+    public required string Name { get; init; }
 
     public required AcKind Kind { get; init; }
 
@@ -113,4 +125,7 @@ public sealed record UnitAssessment(
     public PullDownView PullDown { get; init; } = null!;
     public IReadOnlyList<SchoolSize> Schools { get; init; } = [];
     public HeatingView Heating { get; init; } = null!;
+
+    /// <inheritdoc />
+    public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();
 }

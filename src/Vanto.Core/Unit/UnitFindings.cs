@@ -21,7 +21,7 @@ internal static class UnitFindings
         [.. candidates.Where(c => c.Id != unit.Id && c.IsDc == unit.IsDc && Math.Abs(c.SupplyVoltageV / unit.SupplyVoltageV - 1) <= SameVolts
             && (c.Kind == unit.Kind || unit.Kind != AcKind.PvAssistedSplit) && clears(c))
             .OrderBy(c => c.Kind == unit.Kind ? 0 : 1).ThenBy(c => Math.Abs(c.Ratio - 1)).Take(1)
-            .Select(c => new Remedy(Phrase.Of($"{c.Id}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"),
+            .Select(c => new Remedy(Phrase.Of($"{c.Name}"), Phrase.Of($"{Calls.Name(c.Kind)}, {c.Ratio:Fraction} of what is needed"),
                 DesignEdit.Of(design, d => d with { Chosen = c.Id })))];
 
     private static bool Oversized(Candidate c, bool singleSpeed) => c.Ratio > SizeBand.Ends(!singleSpeed);
@@ -31,14 +31,15 @@ internal static class UnitFindings
         var oversized = Oversized(chosen, unit.SingleSpeed);
         var weight =
             oversized && chosen.Level is not null && design.School == SizingSchool.OversizedOnPurpose && !unit.SingleSpeed ? Severity.Note : chosen.Level;
-        if (SizeBand.Finding(unit.Id, chosen.Ratio, weight, chosen.Words) is { } size)
+        if (SizeBand.Finding(unit.NameFirst, chosen.Ratio, weight, chosen.Words) is { } size)
             yield return size with { Remedies = Better(design, unit, candidates, c => c.Fits) };
         var rule = Capacity.AreaRuleW(load.Space.FloorM2);
         var skin = load.Space.Faces.Sum(f => f.AreaM2) + load.Space.Windows.Sum(w => w.AreaM2);
         if (load.PeakW / rule is > 1.4 or < 0.7)
             yield return Finding.Of(FindingCode.CapAreaRule, Severity.Note, Phrase.Of($"By floor area alone one would buy {rule:Power}; the load is "
-                + $"{load.PeakW:Power}. The rule was made for houses with about 3 m² of skin for each m² of floor; this one has "
-                    + $"{skin / load.Space.FloorM2:Ratio} m², and {load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} m² of glass."), []);
+                + $"{load.PeakW:Power}. The rule was made for houses with about 3 times as much skin as floor; this one "
+                    + $"has {skin / load.Space.FloorM2:Ratio} times, and "
+                    + $"{load.Space.Windows.Sum(w => w.AreaM2) / load.Space.FloorM2:Ratio} times its floor in glass."), []);
         if (chosen.HoursBelowMin > 0 && oversized)
             yield return Finding.Of(FindingCode.UnitTurnDown, Severity.Caution,
                 Phrase.Of($"In {chosen.HoursBelowMin} hours of the design day the load is below its lowest steady {chosen.LowestW:Power}: it cycles."),

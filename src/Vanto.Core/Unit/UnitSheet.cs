@@ -12,11 +12,14 @@ public static class UnitSheet
         var unit = own.Unit;
         yield return new SheetBlock(SheetPlace.Fitted, "What was fitted", SheetForm.Pairs,
         [
-            SheetLine.Pair("Unit", Phrase.Of($"{unit.Id}, {Calls.Name(unit.Kind)}, {unit.RatedCapacityW:Power} rated, {unit.SupplyVoltageV:Voltage}")),
+            SheetLine.Pair("Unit", Phrase.Of($"{Written(unit)}, {Calls.Name(unit.Kind)}, {unit.RatedCapacityW:Power} rated")),
             SheetLine.Pair("At the design heat", Phrase.Of($"{own.CapacityW:Power}")),
         ]);
         yield return new SheetBlock(SheetPlace.Cautions, "Cautions", SheetForm.Bullets, [.. Cautions(unit)]);
     }
+
+    /// <summary>Its name, with the code of a class of the catalogue.</summary>
+    private static string Written(AcUnit unit) => unit.Name == unit.Id ? unit.Id : $"{unit.Name} ({unit.Id})";
 
     private static IEnumerable<SheetLine> Cautions(AcUnit unit)
     {

@@ -18,6 +18,15 @@ public sealed class UnitStation : Station<UnitAssessment>
     public override StationPhase Phase => StationPhase.Size;
 
     /// <inheritdoc />
+    public override IReadOnlyList<StationLeaf> Leaves { get; } =
+    [
+        new("candidates", "candidates", "Which capacity and kind?"),
+        new("chosen", "chosen", "What does the chosen unit do here?"),
+        new("pull-down", "pull-down", "How long from closed up in the sun to cool?"),
+        new("sheet", "unit sheet", "What does its manual say?"),
+    ];
+
+    /// <inheritdoc />
     public override IReadOnlyList<Type> Reads => [typeof(LoadAssessment), typeof(SurveyDesign), typeof(UnitDesign)];
 
     /// <inheritdoc />
@@ -90,7 +99,7 @@ public sealed class UnitStation : Station<UnitAssessment>
         var heating = Heating(chosen, load);
         var findings = UnitFindings.Of(chosen, judged, candidates, load, design)
             .Concat(SpaceFindings.Of(chosen, design, load, judged.CapacityW, pull, heating)).ToList();
-        return new UnitAssessment(Say(judged, required, findings), Finding.Ranked(findings),
+        return new UnitAssessment(Say(chosen, judged, required, findings), Finding.Ranked(findings),
             Figures(chosen, judged, load, design, required, room, pull, heating), candidates,
             required, load.PeakW, chosen.Id, chosen)
         {
@@ -98,8 +107,17 @@ public sealed class UnitStation : Station<UnitAssessment>
             PullDown = pull,
             Schools = Schools(units, chosen, candidates, load),
             Heating = heating,
+            Answers = Answers(chosen, judged, required, pull),
         };
     }
+
+    private static Dictionary<string, Phrase> Answers(AcUnit unit, Candidate chosen, double required, PullDownView pull) => new()
+    {
+        ["chosen"] = Phrase.Of($"{unit.NameFirst} gives {chosen.CapacityW:Power} at the design heat; {required:Power} nominal is needed."),
+        ["pull-down"] = pull.Minutes is { } minutes
+            ? Phrase.Of($"From {pull.StartC:Temperature} closed up it is cool after {minutes / 60:Hours}.")
+            : Phrase.Of($"From {pull.StartC:Temperature} closed up it is not cool in {HeatSoak.LimitMinutes / 60.0:Hours}."),
+    };
 
     private static PullDownView PullDown(double nominalW, LoadAssessment load)
     {
@@ -129,6 +147,7 @@ public sealed class UnitStation : Station<UnitAssessment>
                 {
                     School = school,
                     Id = c.Id,
+                    Name = c.Name,
                     RatedCapacityW = c.RatedCapacityW,
                     LowestW = c.LowestW,
                     Ratio = c.Ratio,
@@ -175,6 +194,7 @@ public sealed class UnitStation : Station<UnitAssessment>
         return new Candidate
         {
             Id = unit.Id,
+            Name = unit.Name,
             Kind = unit.Kind,
             SupplyVoltageV = unit.SupplyVoltageV,
             IsDc = unit.IsDc,
@@ -195,9 +215,9 @@ public sealed class UnitStation : Station<UnitAssessment>
         };
     }
 
-    private static Verdict Say(Candidate chosen, double required, List<Finding> findings) => new(
+    private static Verdict Say(AcUnit unit, Candidate chosen, double required, List<Finding> findings) => new(
         Verdict.Worst(findings),
-        Phrase.Of($"{chosen.Id} is {chosen.Words}."),
+        Phrase.Of($"{unit.NameFirst} is {chosen.Words}."),
         Phrase.Of($"{required:Power} nominal is needed; at the design heat it gives {chosen.CapacityW:Power} for {chosen.PowerW:ElectricPower} and settles "
             + $"at {chosen.EveningRhPct:Percent} humidity in the evening."));
 
@@ -214,7 +234,9 @@ public sealed class UnitStation : Station<UnitAssessment>
                 .Given("q_s", "sensible load in the peak hour", load.PeakSensibleW, "W", Citations.HeatBalance)
                 .Given("RH", "room settles at", room.RelativeHumidityPct, "%", Citations.Coil)
                 .Given("SHR", "coil's sensible share there", room.SensibleShare, "", Citations.Coil)
-                .Step("f_out", "1 − 0.010·(t_o − 35) above 35 °C, 1 − 0.006·(t_o − 35) below", $"t_o {outdoor:0.#} °C", Capacity.OutdoorFactor(outdoor), "",
+                .Step("f_out", "1 − 0.010·(t_o − 35) above 35 °C, 1 − 0.006·(t_o − 35) below", $"t_o {outdoor:0.#} °C",
+                    Capacity.OutdoorFactor(outdoor),
+                    "",
                     Citations.Derate)
                 .Step("Q_nom", "smallest whose sensible cooling carries q_s", $"{load.PeakSensibleW:0}/({room.SensibleShare:0.###} × derate)", required, "W",
                     Citations.Derate).Done()),
@@ -234,15 +256,17 @@ public sealed class UnitStation : Station<UnitAssessment>
                     $"{unit.RatedPowerW} × {full.CapacityFactor:0.####} × {full.InputRatioFactor:0.####}", chosen.PowerW, "W", curve).Done()),
             new Figure("Rated against needed", chosen.Ratio, QuantityKind.Fraction,
                 Working.Start().Step("r", "Q_rated/Q_nom needed", $"{unit.RatedCapacityW}/{required:0}", chosen.Ratio, "", Citations.CapacityBand).Done()),
-            new Figure("From soaked to set-point", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, QuantityKind.Hours, Working.Start()
+            new Figure(pull.Minutes is null ? "Not at the set-point after" : "From soaked to set-point", (pull.Minutes ?? HeatSoak.LimitMinutes) / 60,
+                QuantityKind.Hours, Working.Start()
                 .Given("T_0", "closed up in the sun", pull.StartC, "°C", Citations.HeatBalance)
                 .Given("T_m", "contents when the air is there", pull.MassC, "°C", Citations.HeatBalance)
                 .Step("t", "minute by minute: derated capacity, coil split, humidity; given up after 6 h", $"{unit.RatedCapacityW} W nominal",
-                    (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, "h", Citations.Coil).Done()),
+                    (pull.Minutes ?? HeatSoak.LimitMinutes) / 60, "h", Citations.Coil).Done()) { Leaf = "pull-down" },
             .. heating.Heats
                 ? new[] { new Figure("It heats in the coldest night", heating.CapacityW, QuantityKind.Power, Working.Start()
                     .Given("Q_needed", "heating load of that night", heating.NeededW, "W", Citations.Films)
-                    .Step("Q_hp", "between the points of its heating curve", $"t_o {load.WinterC} °C", heating.CapacityW, "W", Citations.Derate).Done()) }
+                    .Step("Q_hp", "between the points of its heating curve", $"t_o {load.WinterC} °C", heating.CapacityW, "W", Citations.Derate).Done())
+                    { Leaf = "chosen" } }
                 : [],
         ];
     }

@@ -17,6 +17,21 @@ public static class WetCoil
     /// <summary>Share of the air that passes a coil untouched; common practice, 0.1 to 0.2.</summary>
     public const double BypassFactor = 0.15;
 
+    /// <summary>Lowest share of its full flow that a modulating unit's fan keeps; common practice.</summary>
+    public const double LowestFlow = 0.4;
+
+    /// <summary>Minutes of drying that a coil holds and gives back once it stops: with the fan running on, and with it at rest; common practice.</summary>
+    public const double HeldWithFanMin = 12, HeldAtRestMin = 3;
+
+    /// <summary>Starts an hour of a unit that runs half the time, at most (thermostat law of AHRI 210/240, from memory).</summary>
+    private const double MostStartsPerHour = 3;
+
+    /// <summary>Share of the drying that comes back from a coil that cycles: what it holds against what it dries in one run.</summary>
+    /// <param name="heldMin">Minutes of drying that it holds.</param>
+    /// <param name="runFraction">Share of the time that the compressor runs.</param>
+    public static double Returned(double heldMin, double runFraction) =>
+        runFraction >= 1 ? 0 : Math.Min(1, heldMin * 4 * MostStartsPerHour * (1 - runFraction) / 60);
+
     private const double ColdestC = -60;
     private const int MostTries = 60;
 
@@ -64,20 +79,12 @@ public static class WetCoil
 /// </summary>
 public sealed class RoomCoil(AcUnit unit, double pressurePa)
 {
-    /// <summary>Lowest share of its full flow that a modulating unit's fan keeps; common practice.</summary>
-    private const double LowestFlow = 0.4;
-
-    /// <summary>Minutes of drying that a coil holds and gives back once it stops: with the fan running on, and with it at rest; common practice.</summary>
-    private const double HeldWithFanMin = 12, HeldAtRestMin = 3;
-
-    private const double MostStartsPerHour = 3;
-
     private double _wetBulbC = 18, _fullC = 10, _lowC = 10;
     private double _airC, _ratio, _fullW, _flowKgS, _enthalpy;
 
     /// <summary>Minutes of drying that come back when this unit's compressor stops; none for a modulating one.</summary>
     /// <param name="fanOn">The fan runs on.</param>
-    public double HeldMin(bool fanOn) => unit.SingleSpeed ? fanOn ? HeldWithFanMin : HeldAtRestMin : 0;
+    public double HeldMin(bool fanOn) => unit.SingleSpeed ? fanOn ? WetCoil.HeldWithFanMin : WetCoil.HeldAtRestMin : 0;
 
     /// <summary>Wet bulb of the room's air, °C.</summary>
     public double WetBulb(double airC, double ratio) => _wetBulbC = MoistAir.WetBulbNear(airC, ratio, pressurePa, _wetBulbC);
@@ -95,10 +102,10 @@ public sealed class RoomCoil(AcUnit unit, double pressurePa)
     public CoilPoint At(double coolingW)
     {
         var share = coolingW / _fullW;
-        if (share >= LowestFlow)
+        if (share >= WetCoil.LowestFlow)
             return Point(_fullC, coolingW, _flowKgS * share);
-        _lowC = WetCoil.Apparatus(_enthalpy - coolingW / (LowestFlow * _flowKgS), _airC, pressurePa, _lowC);
-        return Point(_lowC, coolingW, LowestFlow * _flowKgS);
+        _lowC = WetCoil.Apparatus(_enthalpy - coolingW / (WetCoil.LowestFlow * _flowKgS), _airC, pressurePa, _lowC);
+        return Point(_lowC, coolingW, WetCoil.LowestFlow * _flowKgS);
     }
 
     /// <summary>Cooling that takes out so much dry heat, averaged over cycles, W.</summary>
@@ -115,14 +122,14 @@ public sealed class RoomCoil(AcUnit unit, double pressurePa)
                 wanted = sensibleW / (full + (1 - full) * Returned(wanted / _fullW, fanOn));
             return wanted;
         }
-        if (sensibleW >= LowestFlow * _fullW * full)
+        if (sensibleW >= WetCoil.LowestFlow * _fullW * full)
             return sensibleW / full;
         var lowest = unit.MinShare * _fullW;
         var least = At(lowest).SensibleShare;
         if (sensibleW <= lowest * least)
             return sensibleW / least;
         // With the fan at its lowest, dry heat falls in step with the coil's temperature but for the little that drained water takes along.
-        var flow = LowestFlow * _flowKgS;
+        var flow = WetCoil.LowestFlow * _flowKgS;
         var t = _airC - sensibleW / (flow * MoistAir.HeatCapacity(_ratio));
         for (var i = 0; i < 3; i++)
             t = (1006 * _airC + 1860 * _ratio * _airC - sensibleW / flow) / MoistAir.HeatCapacity(Math.Min(_ratio, MoistAir.SaturationRatio(t, pressurePa)));
@@ -148,7 +155,7 @@ public sealed class RoomCoil(AcUnit unit, double pressurePa)
 
     /// <summary>Share of the drying that comes back from a coil that cycles.</summary>
     public double Returned(double runFraction, bool fanOn) =>
-        runFraction >= 1 ? 0 : Math.Min(1, HeldMin(fanOn) * (4 * MostStartsPerHour * (1 - runFraction)) / 60);
+        WetCoil.Returned(HeldMin(fanOn), runFraction);
 
     private CoilPoint Point(double apparatusC, double coolingW, double throughKgS)
     {

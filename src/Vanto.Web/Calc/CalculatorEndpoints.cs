@@ -46,7 +46,19 @@ public static class CalculatorEndpoints
     private static Ok<CalculationResult> Run(CalculatorView view, CalculationRequest request, HttpContext http)
     {
         InputProblems.ReadsIn(http, request.Units);
-        var info = CalculatorRegistry.All[view.Name];
+        return TypedResults.Ok(CalculatorRegistry.Run(CalculatorRegistry.All[view.Name], Inputs(view, request)));
+    }
+
+    /// <summary>Inputs of a calculation of that name as they were typed, checked.</summary>
+    /// <exception cref="InputException">No such input, a text that cannot be read, or a value out of its range.</exception>
+    public static object Inputs(string name, CalculationRequest request)
+    {
+        var inputs = Inputs(Views.Single(v => v.Name == name), request);
+        return FieldCatalogue.Check(inputs) is { Count: > 0 } errors ? throw new InputException(errors) : inputs;
+    }
+
+    private static object Inputs(CalculatorView view, CalculationRequest request)
+    {
         var inputs = (JsonObject)request.Inputs.DeepClone();
         var errors = new List<InputError>();
         InputError NoInput(string key, string given) => InputError.Fault(key, given,
@@ -73,7 +85,7 @@ public static class CalculatorEndpoints
             throw new InputException(errors);
         try
         {
-            return TypedResults.Ok(CalculatorRegistry.Run(info, inputs.Deserialize(info.InputType, JobFile.Json)!));
+            return inputs.Deserialize(CalculatorRegistry.All[view.Name].InputType, JobFile.Json)!;
         }
         catch (JsonException e)
         {

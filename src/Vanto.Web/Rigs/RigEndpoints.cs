@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Storage;
+using Vanto.Web.Calc;
 
 namespace Vanto.Web.Rigs;
 
@@ -42,12 +43,15 @@ public static class RigEndpoints
 
     private static Results<Ok<RigView>, NotFound> Found(RigView? view) => view is null ? TypedResults.NotFound() : TypedResults.Ok(view);
 
-    private static async Task<Results<Created<RigView>, NotFound>> Create(NewRig rig, RigDesk desk, RigLog log)
+    private static async Task<Results<Created<RigView>, NotFound>> Create(NewRig rig, RigDesk desk, RigLog log, HttpContext http)
     {
+        if (rig.Quick is not null)
+            InputProblems.ReadsIn(http, rig.Quick.Units);
         var name = rig.Name.Trim();
         if (name.Length is 0 or > RigDesk.LongestName)
             throw new InputException("name", rig.Name, $"A rig needs a name of 1 to {RigDesk.LongestName} characters.");
-        var design = RigPresets.New(rig.Kind, name);
+        var design = rig.Quick is { } quick ? FirstBand.Design((QuickAnswers)CalculatorEndpoints.Inputs("first-band", quick), name)
+            : RigPresets.New(rig.Kind, name);
         var id = Guid.CreateVersion7();
         AttachmentRow? file = null;
         if (rig.CopyOf is { } copied)
@@ -65,7 +69,8 @@ public static class RigEndpoints
                     Survey = design.Survey with { Climate = design.Survey.Climate with { WeatherFile = RigWeather.Named(file.Id, file.Name) } }
                 };
         }
-        return TypedResults.Created($"/api/rigs/{id}", await desk.Create(design, rig.CopyOf is null ? "begun" : "begun as a copy", id, file));
+        return TypedResults.Created($"/api/rigs/{id}", await desk.Create(design,
+            rig.CopyOf is not null ? "begun as a copy" : rig.Quick is null ? "begun" : "begun from three answers", id, file));
     }
 
     private static async Task<Created<RigView>> Import(HttpRequest request, RigDesk desk)

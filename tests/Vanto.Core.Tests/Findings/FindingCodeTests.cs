@@ -46,6 +46,19 @@ public partial class FindingCodeTests
     }
 
     [Fact]
+    public void Each_code_names_a_leaf_of_its_station_and_a_field_that_there_is()
+    {
+        foreach (var about in Enum.GetValues<FindingCode>().Select(Finding.About))
+        {
+            var leaves = StationRegistry.Standard.All.Single(s => s.Name == about.Station).Leaves.Select(l => l.Name).ToList();
+            if (about.Leaf.Length > 0)
+                leaves.ShouldContain(about.Leaf, about.Name);
+            if (about.Field.Length > 0)
+                JobFile.Fields.ShouldContain(f => f.Path == about.Field && f.Input != "list", $"{about.Name}: {about.Field}");
+        }
+    }
+
+    [Fact]
     public void No_place_weighs_a_finding_otherwise_than_the_list_says()
     {
         var seen = 0;

@@ -116,13 +116,13 @@ public class OneRuleTests
     {
         var study = StartStudy.Of(Van.Survey, Van.Start with { On = SourceChoice.Inverter }, UnitCatalogue.Find("RT-09-115")!);
         var cold = study.Sensitivity.Single(r => r.Words.ToString().StartsWith("bank at -", StringComparison.Ordinal)).Words;
-        (cold.InUnits(), cold.InUnits(UnitSystem.Customary)).ShouldBe(("bank at -5.0 °C", "bank at 23.0 °F"));
+        (cold.InUnits(), cold.InUnits(UnitSystem.Customary)).ShouldBe(("bank at -5 °C", "bank at 23 °F"));
         var aim = Assessor.Assess(Van).Energy!.SizingAim;
         aim.InUnits(UnitSystem.Customary).ShouldContain("5.4 °F hotter");
         aim.InUnits().ShouldNotContain("€");
         var refused =
             Assessor.Assess(Van with { Survey = Van.Survey with { Place = Van.Survey.Place with { NightLowC = 36.32070368763344, DryBulbC = 35 } } }).Faults[0];
-        refused.Verdict.Headline.InUnits().ShouldBe("The night low (36.3 °C) is above the hottest hour (35.0 °C).");
-        refused.Verdict.Headline.InUnits(UnitSystem.Customary).ShouldBe("The night low (97.4 °F) is above the hottest hour (95.0 °F).");
+        refused.Verdict.Headline.InUnits().ShouldBe("The night low (36.3 °C) is above the hottest hour (35 °C).");
+        refused.Verdict.Headline.InUnits(UnitSystem.Customary).ShouldBe("The night low (97.4 °F) is above the hottest hour (95 °F).");
     }
 }

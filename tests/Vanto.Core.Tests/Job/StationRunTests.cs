@@ -54,7 +54,7 @@ public class StationRunTests
         var fault = run.Faults.Single();
         fault.Id.ShouldBeEmpty();
         fault.Errors.Single().Field.ShouldBe("energy.to");
-        fault.Verdict.Headline.InUnits(UnitSystem.Customary).ShouldBe("too warm at 77.0 °F");
+        fault.Verdict.Headline.InUnits(UnitSystem.Customary).ShouldBe("too warm at 77 °F");
     }
 
     [Fact]

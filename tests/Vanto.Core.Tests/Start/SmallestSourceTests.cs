@@ -102,7 +102,7 @@ public class SmallestSourceTests
         };
         var sequence = StartStudy.Of(survey, start, UnitCatalogue.Find("RT-13-115")!).Sequence!;
         sequence.Best.AllStart.ShouldBeTrue();
-        sequence.Best.Order.ShouldBe(["RT-13-115", "bunk unit"]);
+        sequence.Best.Order.ShouldBe(["rooftop 13.5k, 115 V", "bunk unit"]);
         StartStudy.Of(survey, start with { Further = [] }, UnitCatalogue.Find("RT-13-115")!).Sequence.ShouldBeNull();
         var weak = survey with { Sources = survey.Sources with { Inverter = survey.Sources.Inverter with { RatedW = 2000 } } };
         var tight = StartStudy.Of(weak, start, UnitCatalogue.Find("RT-13-115")!).Sequence!;

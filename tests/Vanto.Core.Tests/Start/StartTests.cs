@@ -213,7 +213,7 @@ public class StartTests
     [Fact]
     public void A_plate_whose_currents_do_not_belong_together_is_refused() =>
         Should.Throw<Vanto.Core.Findings.InputException>(() => MotorModel.FromNameplate(115, 20, 12, load: StartLoad.Running)).Message.ShouldContain(
-            "must be at least 2.5 × RLA (30.0 A)");
+            "must be at least 2.5 × RLA (30 A)");
 
     private static PowerSource Stiff(double volts) => PowerSource.OfInverter(SourceClass.TransformerInverter, volts, 1e6);
 
