@@ -9,6 +9,9 @@ namespace Vanto.Browser.Tests;
 /// <summary>A browser on a running Vanto, handled as a person would; it notes console errors and requests that leave or fail.</summary>
 public sealed class Screen : IDisposable
 {
+    /// <summary>Screens narrower than this are phones, with touch.</summary>
+    private const int Phone = 500;
+
     private readonly string _profile = Directory.CreateTempSubdirectory("vanto-chromium-").FullName;
     private readonly Uri _address;
     private readonly List<string> _expectedFailures = [];
@@ -21,9 +24,22 @@ public sealed class Screen : IDisposable
         options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
             "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--lang=en-GB", $"--window-size={width},{height}",
             $"--user-data-dir={_profile}");
+        if (width < Phone)
+            options.EnableMobileEmulation(new OpenQA.Selenium.Chromium.ChromiumMobileEmulationDeviceSettings
+            {
+                Width = width,
+                Height = height,
+                PixelRatio = 1,
+                EnableTouchEvents = true,
+                UserAgent = "Mozilla/5.0 (Linux; Android) Mobile",
+            });
         options.SetLoggingPreference(LogType.Browser, LogLevel.Warning);
         options.SetLoggingPreference("performance", LogLevel.All);
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin"), options, TimeSpan.FromSeconds(90));
+        // The page itself has this size, without what a browser's own bars take.
+        if (width >= Phone)
+            Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+                new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = false });
     }
 
     /// <summary>The driver.</summary>
@@ -32,13 +48,27 @@ public sealed class Screen : IDisposable
     /// <summary>Opens a path.</summary>
     public void Go(string path) => Driver.Navigate().GoToUrl(new Uri(_address, path));
 
-    /// <summary>Opens a station of a rig by the rig's name.</summary>
+    /// <summary>Opens a station of a rig by the rig's name, at one of its leaves where that is named too: <c>energy/kit</c>.</summary>
     public void OpenRig(string name, string station)
     {
+        Go($"{RigAddress(name)}/{station}");
+        See("[data-verdict] .headline");
+    }
+
+    /// <summary>Path of a rig of the yard.</summary>
+    public string RigAddress(string name)
+    {
         Go("/");
-        var address = See($"[data-rig=\"{name}\"]").GetAttribute("href")!;
-        Driver.Navigate().GoToUrl(address[..address.LastIndexOf('/')] + "/" + station);
-        See(".verdict .headline");
+        var address = new Uri(See($"[data-rig=\"{name}\"]").GetAttribute("href")!);
+        return string.Concat(address.Segments[..3]).TrimEnd('/');
+    }
+
+    /// <summary>Opens a leaf of the station that is open, by its link.</summary>
+    public void Leaf(string name)
+    {
+        See($"[data-leaf='{name}']").SendKeys(Keys.Enter);
+        See($"[data-leaf='{name}'][aria-current='page']");
+        See("[data-verdict] .headline");
     }
 
     /// <summary>Opens a group of fields that is folded.</summary>
@@ -107,11 +137,39 @@ public sealed class Screen : IDisposable
         input.SendKeys(text.Length == 0 ? Keys.Delete : text);
     }
 
-    /// <summary>Chooses from a list by the keyboard.</summary>
-    public void Choose(string path, string words) => Pick($"[data-path='{path}']", words);
+    /// <summary>Chooses from a list by the keyboard, or among what stands side by side.</summary>
+    public void Choose(string path, string words)
+    {
+        See($"[data-path='{path}']");
+        if (All($"[data-path='{path}'].el-segmented").Count == 0)
+        {
+            Pick($"[data-path='{path}']", words);
+            return;
+        }
+        Wait(() => All($"[data-path='{path}'] .el-segmented__item").FirstOrDefault(e => e.Text.Contains(words, StringComparison.OrdinalIgnoreCase)), words)
+            .Click();
+        Saved();
+    }
+
+    /// <summary>Presses a switch.</summary>
+    public void Toggle(string path)
+    {
+        See($"[data-path='{path}'].el-switch, [data-path='{path}'] .el-switch").Click();
+        Saved();
+    }
+
+    /// <summary>Gives a file to what takes one.</summary>
+    public void Give(string css, string file) => Wait(() => All($"{css} input[type='file']").FirstOrDefault(), css).SendKeys(file);
+
+    /// <summary>Chooses from the list of an element by the keyboard, and waits until that is saved.</summary>
+    public void Pick(string list, string words)
+    {
+        PickOnly(list, words);
+        Saved();
+    }
 
     /// <summary>Chooses from the list of an element by the keyboard.</summary>
-    public void Pick(string list, string words)
+    public void PickOnly(string list, string words)
     {
         var box = Wait(() => All($"{list} input").FirstOrDefault(), list);
         box.SendKeys(Keys.ArrowDown);
@@ -122,7 +180,6 @@ public sealed class Screen : IDisposable
             {
                 box.SendKeys(Keys.Enter);
                 Until(() => All(".el-select__popper .el-select-dropdown__item").All(e => !e.Displayed), $"the list of {list} closes");
-                Saved();
                 return;
             }
             box.SendKeys(Keys.ArrowDown);

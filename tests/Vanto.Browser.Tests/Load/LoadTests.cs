@@ -1,4 +1,3 @@
-using OpenQA.Selenium;
 using Vanto.Browser.Tests.Run;
 
 namespace Vanto.Browser.Tests.Load;
@@ -8,30 +7,43 @@ public sealed class LoadTests(DemoServer demo) : StationTests(demo, "Marigold", 
     [Fact]
     public void Measures_are_tried_together_and_taken_at_once()
     {
-        Screen.See("[data-measure='covers'] input").SendKeys(" ");
+        Screen.Leaf("measures");
+        Screen.See("[data-measure='covers'] .el-checkbox").Click();
         Screen.Saved();
-        Screen.See("[data-measure='insulation'] input").SendKeys(" ");
+        Screen.See("[data-measure='insulation'] .el-checkbox").Click();
         Screen.See("[data-together]", "2 together");
         var before = Screen.See("[data-ledger='heat'] b").Text;
-        Screen.Press("take all", "[data-together]");
+        Screen.Press("take all", ".see");
         Screen.Until(() => Screen.See("[data-ledger='heat'] b").Text != before, "the load falls");
-        Screen.See("[data-soak]", "to 32.0 °C");
+        Screen.IsAccessible();
+        Screen.Leaf("closed-up");
+        Screen.See("[data-soak]", "count on no more than");
+        Screen.See("[data-soak]", "to 32 °C (at best");
+        Screen.Leaf("heating");
+        Screen.See(".see", "outside air");
+        Screen.Leaf("day");
         Screen.See("[data-spaces]", "bunk");
         Screen.IsAccessible();
         Screen.IsClean();
     }
 
     [Fact]
-    public void A_chart_out_of_sight_is_drawn_when_it_comes_near_and_follows_what_changed_meanwhile()
+    public void A_chart_is_saved_as_vectors_and_its_numbers_as_a_table()
     {
-        Screen.Until(() => Screen.All("figure canvas").Count > 0, "the first chart is drawn");
-        Screen.All("[data-soak] canvas").ShouldBeEmpty("the soak lies below the first screen");
-        Screen.Type("/survey/place/dryBulbC", "46");
-        Screen.Saved();
-        Screen.All("[data-soak] canvas").ShouldBeEmpty();
-        Screen.Driver.ExecuteScript("document.querySelector('[data-soak]').scrollIntoView()");
-        Screen.Until(() => Screen.All("[data-soak] canvas").Count == 1, "it is drawn now");
-        Screen.Until(() => Screen.See("[data-soak] figure").GetAttribute("aria-label")!.Contains("°C", StringComparison.Ordinal), "with its words");
+        Screen.Until(() => Screen.All("figure canvas").Count > 0, "the chart is drawn");
+        Screen.Driver.ExecuteScript("""
+            window.saved = [];
+            const make = URL.createObjectURL;
+            URL.createObjectURL = blob => { blob.text().then(t => window.saved.push(blob.type + ' ' + t)); return make(blob); };
+            """);
+        foreach (var (kind, starts) in new[] { ("SVG", "image/svg+xml <svg"), ("CSV", "text/csv series,x,y") })
+        {
+            Screen.See(".chart .save button").Click();
+            Screen.Wait(() => Screen.All(".el-dropdown-menu__item").FirstOrDefault(e => e.Displayed && e.Text.Contains(kind, StringComparison.Ordinal)), kind)
+                .Click();
+            Screen.Until(() => ((string)Screen.Driver.ExecuteScript("return window.saved.join('\u0001')")!).Contains(starts, StringComparison.Ordinal), kind);
+        }
+        ((string)Screen.Driver.ExecuteScript("return window.saved.join()")!).ShouldContain("roof,14:00,");
         Screen.IsClean();
     }
 
@@ -52,6 +64,7 @@ public sealed class LoadTests(DemoServer demo) : StationTests(demo, "Marigold", 
     [Fact]
     public async Task The_year_runs_on_made_weather_and_on_a_file()
     {
+        Screen.Leaf("season");
         Screen.Press("run the year", "[data-season]");
         Screen.See("[data-season]", ".epw");
         Screen.Press("use weather made of the months", "[data-season]");
@@ -60,13 +73,13 @@ public sealed class LoadTests(DemoServer demo) : StationTests(demo, "Marigold", 
         var id = new Uri(Screen.Driver.Url).Segments[2].TrimEnd('/');
         var file = Path.Combine(Demo.Server.Folder, "saltpan.epw");
         await File.WriteAllTextAsync(file, await http.GetStringAsync($"/api/rigs/{id}/weather.epw"));
-        Screen.Driver.FindElement(By.CssSelector("[data-epw]")).SendKeys(file);
+        Screen.Give("[data-epw]", file);
         Screen.See("[data-season]", "Weather: saltpan.epw");
         Screen.Press("take this place", "[data-season]");
         Screen.Saved();
         var bad = Path.Combine(Demo.Server.Folder, "bad.epw");
         await File.WriteAllTextAsync(bad, "no weather");
-        Screen.Driver.FindElement(By.CssSelector("[data-epw]")).SendKeys(bad);
+        Screen.Give("[data-epw]", bad);
         Screen.See("[data-season] [role='alert']", "bad.epw: An EPW file has eight header lines");
         Screen.IsClean();
     }

@@ -210,7 +210,7 @@ public sealed class UnsentTests : IDisposable
             """);
         _screen.Go("/");
         _screen.See("[data-rig='Pipit']");
-        _screen.All("input[type='file']")[0].SendKeys(file);
+        _screen.Give("[data-import]", file);
         _screen.See(".name", "<b id='injected'>");
         _screen.Driver.Navigate().GoToUrl(_screen.Driver.Url.Replace("/survey", "/unit"));
         var chart = _screen.See("canvas");

@@ -8,25 +8,44 @@ public sealed class StartTests(DemoServer demo) : StationTests(demo, "Thistle Va
     [Fact]
     public void A_remedy_is_tried_and_other_sources_and_worse_days_stand_beside()
     {
+        Screen.See("[data-corners]", "of 8 cases");
+        Screen.See("[data-window]", "too much for the source");
+        Screen.See("[data-take='none']").SendKeys(Keys.Enter);
+        Screen.See(".verdict .headline", "Trips after");
+        Screen.See("[data-take='soft']").SendKeys(Keys.Enter);
+        Screen.See(".verdict .headline", "with its soft starter");
+        Screen.IsAccessible();
+        Screen.Leaf("worse");
         Screen.See("[data-study]", "The smallest that starts it alone");
         Screen.See("[data-worse]", "started again after one minute");
         Screen.See("[data-rules]", "locked-rotor current");
-        Screen.See("[data-remedy='none'] button").SendKeys(Keys.Enter);
-        Screen.See(".verdict .headline", "Trips after");
-        Screen.See("[data-remedy='soft'] button").SendKeys(Keys.Enter);
-        Screen.See(".verdict .headline", "with its soft starter");
+        Screen.Leaf("source");
+        Screen.See("[data-stacking]", "the unit alone");
         Screen.Saved();
         Screen.IsAccessible();
         Screen.IsClean();
     }
 
     [Fact]
+    public void A_soft_starter_that_takes_too_much_stalls_and_the_middle_of_the_window_is_taken()
+    {
+        Screen.Type("/start/reduction", "74");
+        Screen.See(".verdict .headline", "Stalls: soft starter leaves too little torque");
+        Screen.Until(() => Screen.All(".findings button").Any(b => b.Text.StartsWith("soft starter set weaker", StringComparison.Ordinal)), "a way out");
+        Screen.All(".findings button").First(b => b.Text.StartsWith("soft starter set weaker", StringComparison.Ordinal)).SendKeys(Keys.Enter);
+        Screen.See(".verdict .headline", "Starts on the generator with its soft starter");
+        Screen.Saved();
+        Screen.IsClean();
+    }
+
+    [Fact]
     public void Two_compressors_get_their_turns()
     {
+        Screen.Leaf("worse");
         Screen.Unfold("Other compressors");
         Screen.Press("one more compressor", ".say");
         Screen.See("[data-turns]", "second unit");
-        Screen.See("[data-study]", "All at once");
+        Screen.See(".below", "All at once");
         Screen.Type("/start/further/0/lraA", "10");
         Screen.Wait(() => Screen.All("[role='alert']").FirstOrDefault(a => a.Text.Contains("LRA must be at least", StringComparison.Ordinal)),
             "the values do not belong together");
@@ -40,16 +59,16 @@ public sealed class StartTests(DemoServer demo) : StationTests(demo, "Thistle Va
     [Fact]
     public async Task A_measured_start_is_read_drawn_and_fitted()
     {
-        Screen.See("[data-remedy='none'] button").SendKeys(Keys.Enter);
+        Screen.See("[data-take='none']").SendKeys(Keys.Enter);
         Screen.See(".verdict .headline", "Trips after");
-        Screen.Unfold("Measured");
+        Screen.Leaf("measured");
         var bad = Path.Combine(Demo.Server.Folder, "bad.csv");
         await File.WriteAllTextAsync(bad, "ms,A\n0,20\n10,much\n20,9\n");
-        Screen.Wait(() => Screen.All("[data-measured]").FirstOrDefault(), "the file's input").SendKeys(bad);
+        Screen.Give("[data-measured]", bad);
         Screen.See("[role='alert']", "row 3, current");
         var good = Path.Combine(Demo.Server.Folder, "good.csv");
         await File.WriteAllTextAsync(good, "ms,A\n0,38\n100,37\n200,36\n260,20\n300,12\n400,12\n");
-        Screen.Wait(() => Screen.All("[data-measured]").FirstOrDefault(), "the file's input").SendKeys(good);
+        Screen.Give("[data-measured]", good);
         Screen.Wait(() => Screen.All("button").FirstOrDefault(b => b.Text == "leave out"), "the measured start is kept");
         Screen.AllFindings();
         Screen.See(".findings", "hides what the motor would draw");

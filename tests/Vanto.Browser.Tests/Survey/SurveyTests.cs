@@ -9,6 +9,7 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
     [Fact]
     public void A_press_on_a_wall_sets_a_window_whose_measures_are_typed_at_once()
     {
+        Screen.Leaf("windows");
         var before = Screen.All("[data-path$='/glazing']").Count;
         Screen.See("[data-wall='left']").SendKeys(Keys.Enter);
         Screen.Until(() => Screen.All("[data-path$='/glazing']").Count == before + 1, "the window stands in the list");
@@ -23,29 +24,29 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
     [Fact]
     public void An_inverter_is_described_as_its_maker_does_and_the_start_follows()
     {
-        Screen.OpenRig("Marigold", "survey");
+        Screen.OpenRig("Marigold", "survey/board");
         Screen.Unfold("Inverter, as its maker describes it");
         Screen.Type("/survey/sources/inverter/peakW", "6000");
         Screen.Press("one more point that it bears");
         Screen.Type("/survey/sources/inverter/surge/0/powerW", "2000");
         Screen.OpenRig("Marigold", "start");
         Screen.See("main.station", "above its rating");
-        Screen.OpenRig("Marigold", "survey");
+        Screen.OpenRig("Marigold", "survey/board");
         Screen.Unfold("Inverter, as its maker describes it");
         Screen.Type("/survey/sources/inverter/surge/0/powerW", "9 kW");
         Screen.Type("/survey/sources/inverter/surge/0/seconds", "3");
         Screen.Saved();
         Screen.IsAccessible();
-        Screen.OpenRig("Marigold", "start");
-        Screen.See(".verdict .headline", "on");
-        Screen.See(".findings").Text.ShouldNotContain("without the time");
+        Screen.OpenRig("Marigold", "start/source");
+        Screen.See("[data-verdict] .headline", "on");
+        Screen.See("main.station").Text.ShouldNotContain("without the time");
         Screen.IsClean();
     }
 
     [Fact]
     public void A_source_of_the_catalogue_is_taken_on_board()
     {
-        Screen.OpenRig("Marigold", "survey");
+        Screen.OpenRig("Marigold", "survey/board");
         Screen.Pick("[data-pick='inverter']", "with transformer");
         Screen.Until(() => Screen.See("input[data-path='/survey/sources/inverter/ratedW']").GetAttribute("value") == "1000", "its rating is taken");
         Screen.Saved();
@@ -59,7 +60,7 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
     [Fact]
     public void A_bank_is_built_of_cells_and_its_fuse_held_against_its_short()
     {
-        Screen.OpenRig("Marigold", "survey");
+        Screen.OpenRig("Marigold", "survey/board");
         Screen.Choose("/survey/sources/battery/builtOf", "single cells");
         Screen.Until(() => Screen.All("input[data-path='/survey/sources/battery/nominalV']").Count == 0, "a cell has no block's voltage");
         Screen.Type("/survey/sources/battery/series", "16");
@@ -74,6 +75,7 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
     [Fact]
     public void A_field_is_found_by_a_word_and_typed_where_it_is_found()
     {
+        Screen.Leaf("fields");
         Screen.Into(Screen.See("[data-find]"), "haze");
         var before = Screen.See("[data-ledger='heat'] b").Text;
         var found = Screen.See(".found input[data-path='/survey/place/linkeTurbidity']");
@@ -106,14 +108,42 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
             change();
             Screen.Until(() => Screen.See("[data-ledger='heat'] b").Text != before, "the load moves");
         }
+        Screen.Leaf("skin");
         Screen.Unfold("Further spaces");
         Moves(() => Screen.Press("one more space"));
+        Screen.Leaf("people");
+        Screen.Unfold("Visitors and animals");
         Moves(() => Screen.Press("one more entry"));
+        Screen.Leaf("windows");
         Screen.Unfold("Shade");
         Screen.Press("one more shade");
         Screen.Saved();
         Moves(() => Screen.Choose("/survey/shades/0/kind", "building"));
         Screen.See("input[data-path='/survey/shades/0/heightM']");
+        Screen.IsAccessible();
+        Screen.IsClean();
+    }
+
+    [Fact]
+    public void The_ground_leaning_glass_an_attic_and_neighbours_are_asked_and_move_the_load()
+    {
+        void Moves(Action change, string what)
+        {
+            var before = Screen.See("[data-ledger='heat'] b").Text;
+            change();
+            Screen.Until(() => Screen.See("[data-ledger='heat'] b").Text != before, what);
+            Screen.Saved();
+        }
+        Screen.Leaf("place");
+        Moves(() => Screen.Choose("/survey/place/ground", "dark asphalt"), "the ground");
+        Screen.Leaf("windows");
+        Moves(() => Screen.Type("/survey/windows/0/tiltDeg", "30"), "leaning glass");
+        Screen.Leaf("skin");
+        Screen.Unfold("What its sides adjoin, and what is over it");
+        Moves(() => Screen.Choose("/survey/space/adjoining/left/is", "a room of a given temperature"), "a room beside it");
+        Moves(() => Screen.Type("/survey/space/adjoining/left/roomC", "45"), "and how warm that is");
+        Moves(() => Screen.Toggle("/survey/space/attic/above"), "an attic");
+        Screen.See("[data-path='/survey/space/attic/paint']");
         Screen.IsAccessible();
         Screen.IsClean();
     }

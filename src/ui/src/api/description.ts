@@ -7,20 +7,38 @@ export interface UnitView {
   factor: number;
   offset: number;
   decimals: number;
+  /** Significant digits that a figure is worth; 0 where the decimals say all. */
+  digits: number;
+  /** A zero behind the point says nothing. */
+  bare: boolean;
+}
+
+/** One question of a station. */
+export interface Leaf {
+  name: string;
+  words: string;
+  question: string;
 }
 
 interface Description {
-  quantities: { kind: QuantityKind; metric: UnitView; customary: UnitView }[];
+  quantities: { kind: QuantityKind; metric: UnitView; customary: UnitView; symbols: string[] }[];
   fields: FieldInfo[];
   recordFields: Record<string, FieldInfo[]>;
   options: Record<string, Option[]>;
-  stations: { name: string; phase: string }[];
+  stations: { name: string; phase: string; leaves: Leaf[] }[];
+  gauges: { name: string; areaMm2: number }[];
 }
 
 const description = raw as unknown as Description;
 
 /** Names of the stations, in the order of the work. */
 export const stations = description.stations.map((s) => s.name);
+
+/** The leaves of a station, the one that carries its verdict first. */
+export const leavesOf = (station: string): Leaf[] => description.stations.find((s) => s.name === station)?.leaves ?? [];
+
+/** Wire gauges that are sold, the thinnest first. */
+export const gauges = description.gauges;
 
 /** The parts of the work with their stations. */
 export const phases = [...new Set(description.stations.map((s) => s.phase))].map((name) => ({
@@ -34,11 +52,16 @@ export const titled = (name: string) => name.charAt(0).toUpperCase() + name.slic
 export const recordFieldsOf = (kind: string): FieldInfo[] => description.recordFields[kind] ?? [];
 
 const quantities = new Map(description.quantities.map((q) => [q.kind, q]));
-const fields = new Map(description.fields.map((f) => [f.path, f]));
+const known = new Map(description.fields.map((f) => [f.path, f]));
+
+/** Whether a path of the design is a single field that can be asked. */
+export const fields = { has: (path: string): boolean => !['list', undefined].includes(known.get(generic(path))?.input) };
+
+const generic = (path: string) => path.replace(/\/\d+(?=\/|$)/g, '/*');
 
 /** The field at a path of the design. */
 export function fieldAt(path: string): FieldInfo {
-  const field = fields.get(path.replace(/\/\d+(?=\/|$)/g, '/*'));
+  const field = known.get(generic(path));
   if (!field) throw new Error(`no field ${path}`);
   return field;
 }
@@ -46,7 +69,7 @@ export function fieldAt(path: string): FieldInfo {
 /** What a change at a path is called: the field's label with the part it lies in. */
 export function labelOf(path: string): string {
   const parts = path.split('/').filter(Boolean);
-  const label = fields.get(path.replace(/\/\d+(?=\/|$)/g, '/*'))?.label ?? parts.at(-1) ?? path;
+  const label = known.get(generic(path))?.label ?? parts.at(-1) ?? path;
   return parts.length > 2 ? `${parts.slice(1, -1).map(counted).join(' ')}: ${label}` : label;
 }
 
@@ -70,6 +93,9 @@ export function unitOf(kind: QuantityKind, customary: boolean): UnitView {
   const quantity = quantities.get(kind)!;
   return customary ? quantity.customary : quantity.metric;
 }
+
+/** Symbols of the units that a quantity can be typed in. */
+export const symbolsOf = (kind: QuantityKind): string[] => quantities.get(kind)!.symbols;
 
 /** Choices of a field: its own, or a list of the catalogue. */
 export function choicesOf(field: FieldInfo): Option[] {

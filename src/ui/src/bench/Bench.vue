@@ -43,7 +43,7 @@ onMounted(async () => {
       <TopKeys />
     </header>
     <nav class="list" aria-label="Calculations">
-      <input v-model="search" type="search" placeholder="search" aria-label="Search calculations" />
+      <el-input v-model="search" type="search" placeholder="search" aria-label="Search calculations" clearable />
       <section v-for="[station, calculators] in groups" :key="station">
         <h2>{{ called[station] ?? station }}</h2>
         <RouterLink
@@ -92,23 +92,9 @@ onMounted(async () => {
 .space {
   flex: 1;
 }
-.key {
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
-  padding: 4px 10px;
-  background: var(--sheet);
-  text-decoration: none;
-}
 .list {
   overflow-y: auto;
   padding: 12px 0 20px 18px;
-}
-.list input {
-  width: 226px;
-  border: 0;
-  border-bottom: 2px solid var(--ink);
-  background: none;
-  min-height: 34px;
 }
 .list h2 {
   margin: 14px 0 2px;
@@ -118,6 +104,9 @@ onMounted(async () => {
   text-decoration: none;
   padding: 5px 8px;
   border-radius: 3px 0 0 3px;
+}
+.list .el-input {
+  width: calc(100% - 18px);
 }
 .one.here {
   background: var(--sheet);
@@ -169,9 +158,6 @@ main h2 {
   .list {
     padding: 8px 12px;
   }
-  .list input {
-    width: 100%;
-  }
   /* With a calculation open only the search is left of the list. */
   .asked .list section {
     display: none;
@@ -179,6 +165,10 @@ main h2 {
   main {
     border-left: 0;
     padding: 14px 12px 24px;
+  }
+  .one,
+  .ask {
+    min-height: 44px;
   }
 }
 </style>

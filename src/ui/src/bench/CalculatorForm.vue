@@ -90,36 +90,46 @@ watch(() => settings.units, fill);
   <div class="pair">
     <form @submit.prevent="run">
       <template v-for="field in top" :key="field.path">
-        <label v-if="field.input === 'quantity'" class="ask" :class="{ wrong: errors[key(field)] }">
-          <span>{{ field.label }}</span>
-          <span class="value"
-            ><input v-model="typed[key(field)]" :data-input="key(field)" autocomplete="off" /><small>{{
-              symbolOf(field.quantity!)
-            }}</small></span
-          >
+        <div v-if="field.input === 'quantity'" class="field ask" :class="{ wrong: errors[key(field)] }">
+          <label :for="`in-${key(field)}`">{{ field.label }}</label>
+          <el-input :id="`in-${key(field)}`" v-model="typed[key(field)]" class="typed" :data-input="key(field)" autocomplete="off">
+            <template v-if="symbolOf(field.quantity!)" #suffix>{{ symbolOf(field.quantity!) }}</template>
+          </el-input>
           <em v-if="errors[key(field)]" role="alert">{{ errors[key(field)] }}</em>
-        </label>
-        <label v-else-if="field.input === 'choice'" class="ask">
+        </div>
+        <div v-else-if="field.input === 'choice'" class="field ask">
           <span>{{ field.label }}</span>
-          <select v-model="values[key(field)]" :data-input="key(field)">
-            <option v-for="choice in choicesOf(field)" :key="choice.value" :value="choice.value">{{ choice.label }}</option>
-          </select>
-        </label>
-        <label v-else-if="field.input === 'switch'" class="ask">
-          <span>{{ field.label }}</span><input v-model="values[key(field)]" type="checkbox" />
-        </label>
+          <el-select
+            v-model="values[key(field)]"
+            :aria-label="field.label"
+            :data-input="key(field)"
+            :filterable="choicesOf(field).length > 7"
+            :fit-input-width="false"
+            class="chosen"
+          >
+            <el-option v-for="choice in choicesOf(field)" :key="choice.value" :value="choice.value" :label="choice.label" />
+          </el-select>
+        </div>
+        <div v-else-if="field.input === 'switch'" class="field ask">
+          <label :for="`in-${key(field)}`">{{ field.label }}</label>
+          <el-switch :id="`in-${key(field)}`" v-model="values[key(field)] as boolean" />
+        </div>
         <fieldset v-else-if="field.input === 'list' && values[key(field)]">
           <legend>{{ field.label }}</legend>
           <div v-for="(item, i) in values[key(field)] as Record<string, string>[]" :key="i" class="item">
-            <label v-for="f in itemFields(field)" :key="f.path" class="ask">
-              <span>{{ f.label }}</span>
-              <span v-if="f.input === 'quantity'" class="value"
-                ><input v-model="typed[`${key(field)}/${i}/${last(f)}`]" autocomplete="off" /><small>{{
-                  symbolOf(f.quantity!)
-                }}</small></span
+            <div v-for="f in itemFields(field)" :key="f.path" class="field ask">
+              <label :for="`in-${key(field)}-${i}-${last(f)}`">{{ f.label }}</label>
+              <el-input
+                v-if="f.input === 'quantity'"
+                :id="`in-${key(field)}-${i}-${last(f)}`"
+                v-model="typed[`${key(field)}/${i}/${last(f)}`]"
+                class="typed"
+                autocomplete="off"
               >
-              <span v-else class="value"><input v-model="item[last(f)]" autocomplete="off" /></span>
-            </label>
+                <template v-if="symbolOf(f.quantity!)" #suffix>{{ symbolOf(f.quantity!) }}</template>
+              </el-input>
+              <el-input v-else :id="`in-${key(field)}-${i}-${last(f)}`" v-model="item[last(f)]" class="typed" autocomplete="off" />
+            </div>
           </div>
           <button type="button" class="plain" @click="addItem(field)">one more</button>
         </fieldset>
@@ -157,44 +167,33 @@ watch(() => settings.units, fill);
 
 <style scoped>
 .pair {
-  display: grid;
-  grid-template-columns: minmax(300px, 400px) minmax(300px, 520px);
+  grid-template-columns: minmax(300px, 420px) minmax(300px, 520px);
   gap: 44px;
   margin-top: 12px;
 }
+@media (max-width: 700px) {
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 16px;
+  }
+}
 .ask {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: minmax(0, 1fr) auto;
   gap: 2px 12px;
   align-items: baseline;
   border-bottom: 1px solid var(--hair);
   padding: 5px 0;
 }
-.value {
-  display: inline-flex;
-  gap: 5px;
-  align-items: baseline;
-  border-bottom: 2px solid var(--ink);
+.typed {
+  width: 132px;
 }
-.value input {
-  width: 96px;
-  border: 0;
-  background: none;
-  text-align: right;
-  font-weight: 620;
-  min-height: 30px;
+.chosen {
+  min-width: 150px;
 }
 small {
   margin-left: 3px;
   color: var(--soft);
-  min-width: 22px;
-}
-select {
-  border: 0;
-  border-bottom: 2px solid var(--ink);
-  background: var(--sheet);
-  min-height: 32px;
-  font-weight: 620;
 }
 em {
   grid-column: 1 / -1;

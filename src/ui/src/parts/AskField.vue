@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { fieldAt } from '../api/description';
 import type { Option } from '../api/generated/schema';
 import ChoiceField from './ChoiceField.vue';
@@ -9,6 +9,7 @@ import TextField from './TextField.vue';
 
 /** One field of the design, asked in the way its kind wants. */
 const props = defineProps<{ path: string; label?: string; more?: Option[] }>();
+const DateField = defineAsyncComponent(() => import('./DateField.vue'));
 const kind = computed(() => fieldAt(props.path).input);
 </script>
 
@@ -16,5 +17,6 @@ const kind = computed(() => fieldAt(props.path).input);
   <QuantityField v-if="kind === 'quantity'" :path="path" :label="label" />
   <ChoiceField v-else-if="kind === 'choice'" :path="path" :label="label" :more="more" />
   <SwitchField v-else-if="kind === 'switch'" :path="path" :label="label" />
+  <DateField v-else-if="kind === 'date'" :path="path" :label="label" />
   <TextField v-else :path="path" :label="label" />
 </template>

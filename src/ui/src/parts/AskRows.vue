@@ -41,4 +41,9 @@ function removeRow(index: number): void {
   font-size: 13.5px;
   min-height: 28px;
 }
+@media (max-width: 700px), (pointer: coarse) {
+  .remove {
+    min-height: 44px;
+  }
+}
 </style>

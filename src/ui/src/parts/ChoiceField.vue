@@ -3,59 +3,53 @@ import { computed } from 'vue';
 import { choicesOf, fieldAt } from '../api/description';
 import type { Option } from '../api/generated/schema';
 import { useRig } from '../stores/rig';
+import FieldFrame from './FieldFrame.vue';
+import { say } from './show';
 
 const props = defineProps<{ path: string; label?: string; more?: Option[] }>();
 const rig = useRig();
 const field = computed(() => fieldAt(props.path));
 const choices = computed(() => [...choicesOf(field.value), ...(props.more ?? [])]);
 const value = computed(() => rig.wanted(props.path) as string);
+/** Two or three short choices stand side by side, more are a list, and in a long list one can search. */
+const letters = computed(() => choices.value.reduce((sum, c) => sum + c.label.length + 3, 0));
+const longest = computed(() => Math.max(...choices.value.map((c) => c.label.length)));
+const sideBySide = computed(() => choices.value.length > 1 && choices.value.length <= 4 && letters.value <= 34);
+const searched = computed(() => choices.value.length > 7);
+const name = computed(() => props.label ?? field.value.label);
 </script>
 
 <template>
-  <div class="field">
-    <span class="label">{{ label ?? field.label }}</span>
-    <el-select
+  <FieldFrame :path="path" :label="name" :error="rig.errors[path]" :stacked="sideBySide || longest > 22" :help="say(field.help)">
+    <el-segmented
+      v-if="sideBySide"
       :model-value="value"
-      :aria-label="label ?? field.label"
+      :options="choices"
+      :aria-label="name"
       :data-path="path"
+      @change="(v: unknown) => rig.set(path, v)"
+    />
+    <el-select
+      v-else
+      :model-value="value"
+      :aria-label="name"
+      :data-path="path"
+      :filterable="searched"
       placement="bottom-end"
       :fit-input-width="false"
+      class="choice"
       @change="(v: string) => rig.set(path, v)"
     >
       <el-option v-for="choice in choices" :key="choice.value" :value="choice.value" :label="choice.label" />
     </el-select>
-    <p v-if="rig.errors[path]" class="error" role="alert">{{ rig.errors[path] }}</p>
-  </div>
+  </FieldFrame>
 </template>
 
 <style scoped>
-.field {
-  display: grid;
-  grid-template-columns: auto minmax(120px, 1fr);
-  gap: 2px 10px;
-  align-items: center;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
+.choice {
+  min-width: 148px;
 }
-.error {
-  grid-column: 1 / -1;
-  color: var(--stop);
-  font-size: 13.5px;
-}
-:deep(.el-select__wrapper) {
-  box-shadow: none;
-  border-bottom: 2px solid var(--ink);
-  border-radius: 0;
-  padding: 2px;
-  min-height: 30px;
-  font-size: 15px;
-  text-align: right;
-}
-:deep(.el-select__wrapper.is-focused) {
-  outline: 3px solid var(--focus);
-}
-:deep(.el-select__placeholder) {
-  font-weight: 620;
-  color: var(--ink);
+.stacked .choice {
+  width: 100%;
 }
 </style>

@@ -48,6 +48,11 @@ button.bare {
   border-bottom: 1.5px dotted var(--soft);
   min-height: 30px;
 }
+@media (pointer: coarse), (max-width: 700px) {
+  button.bare {
+    min-height: 44px;
+  }
+}
 button.bare:hover {
   border-bottom-style: solid;
 }

@@ -6,6 +6,7 @@ const keys = [
   ['s', 'light, dark, sunlight'],
   ['w', 'working of the figure in focus'],
   ['[  ]', 'station before, station after'],
+  [',  .', 'leaf before, leaf after'],
   ['Esc', 'leave a field'],
   ['Ctrl z', 'undo'],
   ['Ctrl Shift z', 'redo'],
@@ -14,7 +15,7 @@ const keys = [
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Keys" width="420">
+  <el-dialog v-model="open" title="Keys" width="min(420px, 94%)">
     <table class="sheet">
       <tbody>
         <tr v-for="[key, what] in keys" :key="key">

@@ -1,14 +1,18 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core';
+import type { InputInstance } from 'element-plus';
 import { computed, nextTick, ref, useId, watch } from 'vue';
-import { fieldAt } from '../api/description';
+import { fieldAt, symbolsOf } from '../api/description';
 import { useRig, valueAt } from '../stores/rig';
+import FieldFrame from './FieldFrame.vue';
 import { settings } from './settings';
-import { editable, symbolOf } from './show';
+import { editable, gaugeOf, say, symbolOf } from './show';
 
 const props = defineProps<{ path: string; label?: string }>();
 const rig = useRig();
 const id = useId();
-const input = ref<HTMLInputElement>();
+const input = ref<InputInstance>();
+const touch = useMediaQuery('(pointer: coarse)');
 const field = computed(() => fieldAt(props.path));
 const stored = computed(() => valueAt(rig.design, props.path) as number | null);
 const asShown = computed(() => (stored.value === null || stored.value === undefined ? '' : editable(stored.value, field.value.quantity!)));
@@ -17,6 +21,7 @@ const typed = ref(unsent.value ? ((rig.wanted(props.path) as string | null) ?? a
 const inFocus = ref(false);
 const touched = ref(false);
 const error = computed(() => rig.errors[props.path] ?? '');
+const beside = computed(() => (stored.value && field.value.quantity === 'conductorArea' ? gaugeOf(stored.value) : ''));
 
 // What is typed stays typed until it is saved: a field that was refused or not sent keeps its text.
 watch([asShown, unsent, () => settings.units], () => {
@@ -39,84 +44,60 @@ function keystroke(): void {
   touched.value = true;
   void rig.type(props.path, typed.value);
 }
+
+/** A unit said by a press, where the keypad has none. */
+function inUnit(symbol: string): void {
+  typed.value = `${typed.value.replace(/[^\d.,-]+$/, '').trim()} ${symbol}`;
+  keystroke();
+}
 </script>
 
 <template>
-  <div class="field" :class="{ wrong: error, unsent: unsent && rig.failure }">
-    <label :for="id">{{ label ?? field.label }}</label>
-    <span class="value">
-      <input
-        :id="id"
-        ref="input"
-        v-model="typed"
-        :data-path="path"
-        autocomplete="off"
-        spellcheck="false"
-        :aria-invalid="!!error"
-        :aria-describedby="error ? id + '-error' : undefined"
-        :title="field.help"
-        @focus="enter"
-        @blur="leave"
-        @input="keystroke"
-      />
-      <small>{{ symbolOf(field.quantity!) }}</small>
+  <FieldFrame
+    :path="path"
+    :label="label ?? field.label"
+    :label-for="id"
+    :error="error"
+    :error-id="id + '-error'"
+    :help="inFocus ? say(field.help) : ''"
+    :class="{ unsent: unsent && rig.failure }"
+  >
+    <el-input
+      :id="id"
+      ref="input"
+      v-model="typed"
+      class="quantity"
+      :data-path="path"
+      autocomplete="off"
+      spellcheck="false"
+      :inputmode="touch ? 'decimal' : undefined"
+      :aria-invalid="!!error"
+      :aria-describedby="error ? id + '-error' : undefined"
+      @focus="enter"
+      @blur="leave"
+      @input="keystroke"
+    >
+      <template v-if="symbolOf(field.quantity!) || beside" #suffix>{{ symbolOf(field.quantity!) }} {{ beside }}</template>
+    </el-input>
+    <span v-if="touch && inFocus && symbolsOf(field.quantity!).length > 1" class="units">
+      <button v-for="symbol in symbolsOf(field.quantity!)" :key="symbol" type="button" class="plain" @pointerdown.prevent="inUnit(symbol)">
+        {{ symbol }}
+      </button>
     </span>
-    <p v-if="error" :id="id + '-error'" class="error" role="alert">{{ error }}</p>
-    <p v-else-if="inFocus && field.help" class="help">{{ field.help }}</p>
-  </div>
+  </FieldFrame>
 </template>
 
 <style scoped>
-.field {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 2px 12px;
-  align-items: baseline;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--hair);
+.quantity {
+  width: 118px;
 }
-.value {
-  display: inline-flex;
-  align-items: baseline;
-  gap: 5px;
-  border-bottom: 2px solid var(--ink);
-  padding: 0 2px;
-}
-input {
-  width: 74px;
-  border: 0;
-  background: none;
-  text-align: right;
-  font-weight: 620;
-  padding: 2px 0;
-  min-height: 28px;
-}
-input:focus {
-  outline: none;
-}
-.value:focus-within {
-  outline: 3px solid var(--focus);
-  outline-offset: 1px;
-}
-small {
-  color: var(--soft);
-  min-width: 18px;
-}
-.error,
-.help {
+.units {
   grid-column: 1 / -1;
-  font-size: 13.5px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 }
-.error {
-  color: var(--stop);
-}
-.help {
-  color: var(--soft);
-}
-.unsent .value {
+.unsent :deep(.el-input__wrapper) {
   border-bottom-style: dashed;
-}
-.wrong .value {
-  border-color: var(--stop);
 }
 </style>

@@ -2,6 +2,7 @@
 import { computed, ref, useId, watch } from 'vue';
 import { fieldAt } from '../api/description';
 import { useRig } from '../stores/rig';
+import FieldFrame from './FieldFrame.vue';
 
 const props = defineProps<{ path: string; label?: string }>();
 const rig = useRig();
@@ -16,46 +17,23 @@ watch(stored, (value) => {
 </script>
 
 <template>
-  <div class="field">
-    <label :for="id">{{ label ?? field.label }}</label>
-    <input
+  <FieldFrame :path="path" :label="label ?? field.label" :label-for="id" :error="rig.errors[path]">
+    <el-input
       :id="id"
       v-model="typed"
+      class="text"
       :data-path="path"
       autocomplete="off"
+      :aria-invalid="!!rig.errors[path]"
       @focus="inFocus = true"
       @blur="inFocus = false"
-      :aria-invalid="!!rig.errors[path]"
       @input="rig.set(path, typed)"
     />
-    <p v-if="rig.errors[path]" class="error" role="alert">{{ rig.errors[path] }}</p>
-  </div>
+  </FieldFrame>
 </template>
 
 <style scoped>
-.field {
-  display: grid;
-  grid-template-columns: auto minmax(90px, 1fr);
-  gap: 10px;
-  align-items: baseline;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--hair);
-}
-input {
-  border: 0;
-  border-bottom: 2px solid var(--ink);
-  background: none;
-  font-weight: 620;
-  text-align: right;
-  min-height: 28px;
-  min-width: 0;
-}
-input:focus {
-  outline: 3px solid var(--focus);
-}
-.error {
-  grid-column: 1 / -1;
-  color: var(--stop);
-  font-size: 13.5px;
+.text {
+  width: 148px;
 }
 </style>

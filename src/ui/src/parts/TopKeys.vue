@@ -10,15 +10,3 @@ import { settings, switchScheme, switchUnits } from './settings';
     {{ settings.scheme }}<span class="shown-to-readers">, switch colours</span>
   </button>
 </template>
-
-<style scoped>
-.key {
-  border: 1.5px solid var(--rule);
-  border-radius: 3px;
-  padding: 4px 10px;
-  min-height: 34px;
-  background: var(--sheet);
-  color: var(--ink);
-  cursor: pointer;
-}
-</style>

@@ -23,9 +23,9 @@ const inSight = computed(() => (all.value ? ranked.value : ranked.value.filter((
 </script>
 
 <template>
-  <section class="verdict" :class="verdict.state" aria-live="polite">
+  <section class="verdict" :class="verdict.state" aria-live="polite" data-verdict>
     <p class="headline">{{ say(verdict.headline) }}</p>
-    <p class="detail">{{ say(verdict.detail) }}</p>
+    <p v-if="say(verdict.detail)" class="detail">{{ say(verdict.detail) }}</p>
     <ul v-if="ranked.length" class="findings">
       <li v-for="(finding, place) in inSight" :key="`${finding.code} ${place}`">
         <span v-if="!saidAlready(finding)" class="reason"

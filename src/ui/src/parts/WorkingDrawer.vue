@@ -25,7 +25,7 @@ async function copy(): Promise<void> {
 </script>
 
 <template>
-  <el-drawer v-model="open" :title="rig.figure?.label ?? ''" size="440" class="working">
+  <el-drawer v-model="open" :title="rig.figure?.label ?? ''" size="min(440px, 94%)" class="working">
     <template v-if="rig.figure">
       <p class="total">{{ shown(rig.figure.value, rig.figure.quantity) }}</p>
       <button type="button" class="plain" @click="copy">{{ copied ? 'copied' : 'copy the working' }}</button>

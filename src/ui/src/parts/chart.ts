@@ -1,6 +1,7 @@
 import { BarChart, LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, PolarComponent, TooltipComponent } from 'echarts/components';
 import { use } from 'echarts/core';
+import { LabelLayout } from 'echarts/features';
 import { CanvasRenderer } from 'echarts/renderers';
 import { computed, ref } from 'vue';
 import { settings } from './settings';
@@ -16,6 +17,7 @@ use([
   PolarComponent,
   TooltipComponent,
   CanvasRenderer,
+  LabelLayout,
 ]);
 
 /** True once the lettering is there; a canvas drawn before would keep another typeface. */

@@ -6,16 +6,15 @@ import { useLongRun } from './longRun';
 const rest = 400;
 
 /** What the server works out beside the assessment: asked at once, and anew when the rig has rested for a moment. What was last found stays beside a fault. */
-export function useStudy<T>(part: string): { study: ShallowRef<T | null>; fault: Ref<string>; place: Ref<number> } {
+export function useStudy<T>(part: string): { study: ShallowRef<T | null>; fault: Ref<string>; busy: Ref<boolean>; place: Ref<number> } {
   const rig = useRig();
-  const { result, error, place, run } = useLongRun<T>();
-  const load = () => void run(`/rigs/${rig.id}/${part}`);
-  const rested = useTimeoutFn(load, rest, { immediate: false });
+  const { result, error, busy, place, run } = useLongRun<T>(part);
+  const rested = useTimeoutFn(() => void run(), rest, { immediate: false });
 
   watch(
     () => rig.revision,
     () => rested.start(),
   );
-  onMounted(load);
-  return { study: result, fault: error, place };
+  onMounted(run);
+  return { study: result, fault: error, busy, place };
 }

@@ -1,19 +1,20 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
 import { ask } from '../api/client';
 import type { HistoryLine, RigView } from '../api/generated/schema';
 import { labelOf } from '../api/description';
+import { moment } from '../parts/show';
 import { useRig } from '../stores/rig';
 
 const props = defineProps<{ id: string }>();
+const open = defineModel<boolean>({ required: true });
 const rig = useRig();
-const open = ref(false);
-const lines = ref<HistoryLine[]>([]);
+const lines = ref<HistoryLine[] | null>(null);
 
-async function show(): Promise<void> {
-  lines.value = await ask<HistoryLine[]>('GET', `/rigs/${props.id}/history`);
-  open.value = true;
-}
+watch(open, async (shown) => {
+  lines.value = null;
+  if (shown) lines.value = await ask<HistoryLine[]>('GET', `/rigs/${props.id}/history`);
+});
 
 async function restore(revision: number): Promise<void> {
   rig.take(await ask<RigView>('POST', `/rigs/${props.id}/restore`, { revision, client: 'history' }));
@@ -28,34 +29,24 @@ function what(line: HistoryLine): string {
 </script>
 
 <template>
-  <button type="button" class="key" @click="show">history</button>
-  <el-dialog v-model="open" title="History of the design" width="560">
+  <el-drawer v-model="open" title="History of the design" size="min(520px, 94%)" class="history">
     <p class="soft">Returning to an earlier state makes a new one; nothing is lost.</p>
-    <a class="plain" :href="`/api/rigs/${id}/job-file`" download>save as job file</a>
-    <table class="sheet">
-      <tbody>
-        <tr v-for="line in lines" :key="line.number">
-          <td>{{ line.number }}</td>
-          <td>{{ new Date(line.at).toLocaleString('en-GB') }}</td>
-          <td>{{ what(line) }}</td>
-          <td>
-            <button v-if="line.number !== rig.revision" type="button" class="plain" @click="restore(line.number)">return to it</button>
-            <span v-else class="soft">now</span>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </el-dialog>
+    <p class="save"><a class="plain" :href="`/api/rigs/${id}/job-file`" download>save as job file</a></p>
+    <el-skeleton v-if="lines === null" :rows="6" />
+    <el-timeline v-else>
+      <el-timeline-item v-for="line in lines" :key="line.number" :timestamp="`${moment(line.at)} · ${line.number}`" placement="top">
+        <div class="acts">
+          <span>{{ what(line) }}</span>
+          <button v-if="line.number !== rig.revision" type="button" class="plain" @click="restore(line.number)">return to it</button>
+          <span v-else class="soft">now</span>
+        </div>
+      </el-timeline-item>
+    </el-timeline>
+  </el-drawer>
 </template>
 
 <style scoped>
-.key {
-  border: 1.5px solid var(--rule);
-  border-radius: 3px;
-  padding: 4px 10px;
-  min-height: 34px;
-  background: var(--sheet);
-  color: var(--ink);
-  cursor: pointer;
+.save {
+  margin: 10px 0 16px;
 }
 </style>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
+import { useEventListener, useMediaQuery } from '@vueuse/core';
 import { computed, defineAsyncComponent, provide, ref, watch, type Component } from 'vue';
 import { useRouter } from 'vue-router';
 import { Refused, whyNot } from '../api/client';
-import { kindOf, labelOf, stations } from '../api/description';
+import { kindOf, labelOf, leavesOf, stations, titled } from '../api/description';
 import Ledger from '../ledger/Ledger.vue';
 import { isTyping } from '../parts/keys';
+import KeyHelp from '../parts/KeyHelp.vue';
 import TopKeys from '../parts/TopKeys.vue';
 import VerdictBox from '../parts/VerdictBox.vue';
 import { clock } from '../parts/show';
@@ -13,20 +14,36 @@ import WorkingDrawer from '../parts/WorkingDrawer.vue';
 import { useRig } from '../stores/rig';
 import ConflictBox from './ConflictBox.vue';
 import HistoryBox from './HistoryBox.vue';
+import LeafRow from './LeafRow.vue';
+import RigMenu from './RigMenu.vue';
+import RunDrawer from './RunDrawer.vue';
 import RunLine from './RunLine.vue';
+import { pathOf, placeKey, type Place } from './place';
 
-const props = defineProps<{ id: string; station?: string }>();
+const props = defineProps<{ id: string; station?: string; leaf?: string }>();
 const rig = useRig();
 const router = useRouter();
-const here = computed(() => (props.station && stations.includes(props.station) ? props.station : 'survey'));
+const narrow = useMediaQuery('(max-width: 700px)');
+const history = ref(false);
+const keys = ref(false);
 
-/** The view of a station is the one file of its folder that ends in Station.vue. */
-const files = import.meta.glob<{ default: Component }>('../stations/*/*Station.vue');
-const views = Object.fromEntries(Object.entries(files).map(([file, load]) => [file.split('/')[2]!, defineAsyncComponent(load)]));
+const place = computed<Place>(() => {
+  const station = props.station && stations.includes(props.station) ? props.station : stations[0]!;
+  const leaves = leavesOf(station);
+  const leaf = leaves.find((l) => l.name === props.leaf) ?? leaves[0]!;
+  return { station, leaf, fault: rig.assessment?.faults.find((f) => f.station === station) };
+});
+provide(placeKey, place);
 
-const fault = computed(() => rig.assessment?.faults.find((f) => f.station === here.value));
-provide('fault', fault);
-const known = computed(() => !!(rig.assessment as Record<string, unknown> | null)?.[here.value]);
+/** The view of a leaf is the file of its station's folder that has its name, as in energy/NightLeaf.vue. */
+const files = import.meta.glob<{ default: Component }>('../stations/*/*Leaf.vue');
+const views = Object.fromEntries(
+  Object.entries(files).map(([file, load]) => [file.replace('../stations/', '').replace('Leaf.vue', ''), defineAsyncComponent(load)]),
+);
+const camel = (name: string) => name.split('-').map(titled).join('');
+const view = computed(() => views[`${place.value.station}/${camel(place.value.leaf.name)}`]);
+
+const known = computed(() => !!(rig.assessment as Record<string, unknown> | null)?.[place.value.station]);
 const saved = computed(() => {
   const at = new Date(rig.savedAt);
   return rig.savedAt ? clock(at.getHours() + at.getMinutes() / 60) : '';
@@ -53,6 +70,19 @@ watch(
   { immediate: true },
 );
 
+/** The leaf before or after in the station, the station before or after on the run. */
+function walk(key: string): void {
+  const { station, leaf } = place.value;
+  const by = key === ']' || key === '.' ? 1 : -1;
+  if (key === '[' || key === ']') {
+    const to = stations[stations.indexOf(station) + by];
+    if (to) void router.push(pathOf(props.id, to));
+  } else {
+    const to = leavesOf(station)[leavesOf(station).findIndex((l) => l.name === leaf.name) + by];
+    if (to) void router.push(pathOf(props.id, station, to.name));
+  }
+}
+
 function onKey(event: KeyboardEvent): void {
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
     event.preventDefault();
@@ -62,9 +92,7 @@ function onKey(event: KeyboardEvent): void {
   }
   if (event.key === 'Escape' && isTyping(event)) (event.target as HTMLElement).blur();
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-  const at = stations.indexOf(here.value);
-  if (event.key === ']' && at < stations.length - 1) void router.push(`/rig/${props.id}/${stations[at + 1]}`);
-  else if (event.key === '[' && at > 0) void router.push(`/rig/${props.id}/${stations[at - 1]}`);
+  if (['[', ']', ',', '.'].includes(event.key)) walk(event.key);
   else if (event.key === 'w') rig.figure = rig.figure ? null : rig.focused;
 }
 
@@ -74,39 +102,53 @@ useEventListener('keydown', onKey, true);
 <template>
   <div v-if="rig.design && rig.assessment" class="frame">
     <header class="top">
-      <RouterLink to="/" class="home">Yard</RouterLink>
+      <RouterLink to="/" class="key home"><span aria-hidden="true">‹&nbsp;</span>Yard</RouterLink>
       <b class="name">{{ rig.design.name }}</b>
       <span class="soft where"
         >{{ kindOf(rig.design.survey.kind) }}{{ rig.design.survey.place.name ? ' · ' + rig.design.survey.place.name : '' }}</span
       >
       <span class="space" />
-      <span class="soft" role="status" data-saved>{{
+      <span class="soft saved" role="status" data-saved>{{
         rig.failure ? 'not saved' : rig.unsent.length > 0 ? 'saving' : 'saved ' + saved
       }}</span>
-      <button type="button" class="key" :disabled="rig.undoable.length === 0" @click="rig.undo()">undo</button>
-      <button type="button" class="key" :disabled="rig.redoable.length === 0" @click="rig.redo()">redo</button>
-      <HistoryBox :id="id" />
-      <RouterLink to="/bench" class="key">Bench</RouterLink>
-      <TopKeys />
+      <template v-if="!narrow">
+        <button type="button" class="key" :disabled="rig.undoable.length === 0" @click="rig.undo()">undo</button>
+        <button type="button" class="key" :disabled="rig.redoable.length === 0" @click="rig.redo()">redo</button>
+        <button type="button" class="key" @click="history = true">history</button>
+        <RouterLink to="/bench" class="key">Bench</RouterLink>
+        <TopKeys />
+      </template>
+      <RigMenu v-else @history="history = true" @keys="keys = true" />
     </header>
-    <RunLine :id="id" :here="here" :states="rig.assessment.states" />
+    <RunDrawer v-if="narrow" :id="id" :place="place" />
+    <RunLine v-else :id="id" :here="place.station" :states="rig.assessment.states" />
     <main class="station">
       <p v-if="rig.failure" class="failure" role="alert" data-unsent>
         {{ rig.failure }} Not saved yet: {{ unsaved }}. It is sent again in a moment, and with the next change.
       </p>
-      <component :is="views[here]" v-if="!fault || known || here === 'survey'" :key="here">
-        <template v-if="fault" #fault><VerdictBox :verdict="fault.verdict" /></template>
-      </component>
-      <div v-else class="fault"><VerdictBox :verdict="fault.verdict" /></div>
+      <div class="strip">
+        <h1>{{ titled(place.station) }}</h1>
+        <LeafRow :id="id" :place="place" />
+      </div>
+      <Suspense v-if="!place.fault || known || place.station === 'survey'">
+        <component :is="view" :key="place.station + place.leaf.name" />
+        <template #fallback
+          ><div class="loading"><el-skeleton :rows="7" /></div
+        ></template>
+      </Suspense>
+      <div v-else class="fault"><VerdictBox :verdict="place.fault.verdict" /></div>
     </main>
     <Ledger :id="id" :entries="rig.assessment.ledger" />
     <WorkingDrawer />
+    <HistoryBox :id="id" v-model="history" />
+    <KeyHelp v-model="keys" />
     <ConflictBox />
   </div>
   <main v-else-if="missing" class="missing">
     <p role="alert">{{ missing }}</p>
-    <p>
-      <button type="button" class="plain" @click="open(id)">try again</button> <RouterLink to="/" class="home">back to the yard</RouterLink>
+    <p class="acts">
+      <button type="button" class="plain" @click="open(id)">try again</button>
+      <RouterLink to="/" class="key home">back to the yard</RouterLink>
     </p>
   </main>
 </template>
@@ -115,7 +157,7 @@ useEventListener('keydown', onKey, true);
 .frame {
   height: 100%;
   display: grid;
-  grid-template: 'top top' 50px 'run main' 1fr 'led led' auto / 158px 1fr;
+  grid-template: 'top top' 48px 'run main' minmax(0, 1fr) 'led led' auto / 152px minmax(0, 1fr);
 }
 .top {
   grid-area: top;
@@ -129,29 +171,22 @@ useEventListener('keydown', onKey, true);
 .name {
   font-size: 20px;
   white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.where {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.saved {
+  white-space: nowrap;
 }
 .space {
   flex: 1;
 }
-.home,
-.key {
-  border: 1.5px solid var(--rule);
-  border-radius: 3px;
-  padding: 4px 10px;
-  min-height: 34px;
-  background: var(--sheet);
-  color: var(--ink);
-  text-decoration: none;
-  cursor: pointer;
-  display: inline-flex;
-  align-items: center;
-}
 .home {
   border-color: var(--ink);
-}
-.key:disabled {
-  color: var(--soft);
-  cursor: default;
 }
 .run {
   grid-area: run;
@@ -163,11 +198,27 @@ useEventListener('keydown', onKey, true);
   overflow: hidden;
   min-height: 0;
   position: relative;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+}
+.strip {
+  display: flex;
+  align-items: stretch;
+  gap: 12px;
+  padding: 0 12px 0 16px;
+  min-height: 44px;
+  border-bottom: 1.5px solid var(--rule);
+  min-width: 0;
+}
+.strip h1 {
+  font-size: 23px;
+  align-self: center;
 }
 .ledger {
   grid-area: led;
 }
-.fault {
+.fault,
+.loading {
   padding: 20px;
 }
 .missing {
@@ -177,7 +228,7 @@ useEventListener('keydown', onKey, true);
 }
 .failure {
   position: absolute;
-  z-index: 2;
+  z-index: 3;
   inset: 0 0 auto 0;
   background: var(--stop);
   color: var(--sheet);
@@ -185,39 +236,50 @@ useEventListener('keydown', onKey, true);
 }
 @media (max-width: 700px) {
   .frame {
-    grid-template: 'top' auto 'run' auto 'main' 1fr 'led' auto / minmax(0, 1fr);
+    display: flex;
+    flex-direction: column;
     height: auto;
     min-height: 100%;
   }
   .top {
-    flex-wrap: wrap;
-    gap: 6px;
+    gap: 8px;
     padding: 6px 8px;
+    position: sticky;
+    top: 0;
+    z-index: 4;
+    background: var(--ground);
   }
   .top .where {
     display: none;
   }
   .top .name {
-    max-width: 52vw;
-    overflow: hidden;
-    text-overflow: ellipsis;
+    font-size: 17px;
   }
-  .top .key,
-  .top :deep(.key) {
-    padding-inline: 7px;
+  .saved {
+    font-size: 13px;
   }
   .station {
     border-left: 0;
     overflow: visible;
+    flex: 1;
+    display: block;
+    padding-bottom: 56px;
   }
-  .ledger {
+  .strip {
+    padding: 0;
+    border: 0;
+    min-height: 0;
+  }
+  .strip h1 {
+    position: absolute;
+    clip-path: inset(50%);
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+  }
+  .failure {
     position: sticky;
-    bottom: 0;
-    z-index: 1;
-    min-width: 0;
-  }
-  .run {
-    min-width: 0;
+    top: 56px;
   }
 }
 </style>

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { markRaw } from 'vue';
 import { ask, type Refused } from '../api/client';
 import type { DesignChange, Figure, JobAssessment, JobDesign, RigChanged, RigView } from '../api/generated/schema';
-import { stations } from '../api/description';
+import { labelOf, stations } from '../api/description';
 import { Outbox, valueAt, type Batch, type Conflict, type Edit, type Listener } from './outbox';
 
 export { valueAt };
@@ -27,6 +27,8 @@ interface State {
   failure: string;
   undoable: Step[];
   redoable: Step[];
+  /** What was changed while the page is open, with the revision it made. */
+  changes: { revision: number; labels: string[] }[];
   figure: Figure | null;
   focused: Figure | null;
 }
@@ -57,9 +59,16 @@ export const useRig = defineStore('rig', {
     failure: '',
     undoable: [],
     redoable: [],
+    changes: [],
     figure: null,
     focused: null,
   }),
+  getters: {
+    /** What was changed since a revision, in words; empty where this page does not know. */
+    changedSince: (state) => (revision: number) => [
+      ...new Set(state.changes.filter((c) => c.revision > revision).flatMap((c) => c.labels)),
+    ],
+  },
   actions: {
     async open(id: string): Promise<void> {
       const another = this.id !== id;
@@ -155,6 +164,7 @@ export const useRig = defineStore('rig', {
       this.design = done.design;
       this.revision = done.revision;
       this.savedAt = done.savedAt;
+      this.changes.push({ revision: done.revision, labels: edits.map((e) => labelOf(e.path)) });
       if (remember) this.remember(before, edits);
     },
     /** An error stands at the field that it names, else at all that were changed. */

@@ -1,36 +1,33 @@
 <script setup lang="ts">
-import { useTimeoutFn, useWindowSize } from '@vueuse/core';
+import { useMediaQuery, useTimeoutFn, useWindowSize } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref } from 'vue';
-import { useRouter } from 'vue-router';
-import { ask, textOf, whyNot } from '../api/client';
-import { choicesOf, fieldAt, kindOf } from '../api/description';
-import type { RigKind, RigView, SurveyDesign, YardRig } from '../api/generated/schema';
+import { ask, whyNot } from '../api/client';
+import { kindOf } from '../api/description';
+import type { SurveyDesign, YardRig } from '../api/generated/schema';
 import RigElevation from '../parts/RigElevation.vue';
 import { shapeOf } from '../parts/rigShape';
 import TopKeys from '../parts/TopKeys.vue';
 import { say } from '../parts/show';
+import { findingPlace } from '../run/place';
+import BeginRig from './BeginRig.vue';
 
-const router = useRouter();
 const rigs = ref<YardRig[] | null>(null);
-const name = ref('');
-const kind = ref<RigKind>('van');
-const copyOf = ref('');
-const error = ref('');
 /** Why the yard cannot be shown, or not as it is now. */
 const unread = ref('');
 const readable = computed(() => (rigs.value ?? []).filter((r) => r.survey) as (YardRig & { survey: SurveyDesign })[]);
 const broken = computed(() => (rigs.value ?? []).filter((r) => !r.survey));
-const kinds = choicesOf(fieldAt('/survey/kind'));
 
 const besideRigs = 24;
 const { width: screenWidth } = useWindowSize({ includeScrollbar: false });
+const narrow = useMediaQuery('(max-width: 700px)');
 
-/** One scale for all, metres to pixels: few rigs are drawn large, many small, and the longest fits the screen. */
-const scale = computed(() => {
+/** One scale for all, metres to pixels: few rigs are drawn large, many small. On a narrow screen each fills the width. */
+function scaleOf(rig: { survey: SurveyDesign }): number {
+  if (narrow.value) return Math.min(70, (screenWidth.value - besideRigs) / width(rig));
   const count = rigs.value?.length ?? 0;
   const longest = Math.max(1, ...readable.value.map(width));
   return Math.min(count <= 2 ? 62 : count <= 6 ? 42 : 28, (screenWidth.value - besideRigs) / longest);
-});
+}
 
 function width(rig: { survey: SurveyDesign }): number {
   const shape = shapeOf(rig.survey);
@@ -71,29 +68,6 @@ async function remove(rig: YardRig): Promise<void> {
   }
 }
 
-async function begin(): Promise<void> {
-  error.value = '';
-  try {
-    const view = await ask<RigView>('POST', '/rigs', { name: name.value, kind: kind.value, copyOf: copyOf.value || null });
-    await router.push(`/rig/${view.id}/survey`);
-  } catch (e) {
-    error.value = whyNot(e);
-  }
-}
-
-async function read(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0];
-  if (!file) return;
-  error.value = '';
-  try {
-    const view = await ask<RigView>('POST', '/rigs/import', await textOf(file));
-    await router.push(`/rig/${view.id}/survey`);
-  } catch (e) {
-    error.value = whyNot(e, file.name);
-  }
-  (event.target as HTMLInputElement).value = '';
-}
-
 const stageWords: Record<string, string> = {
   survey: 'surveyed',
   load: 'load found',
@@ -111,7 +85,7 @@ const stageWords: Record<string, string> = {
       <h1>Yard</h1>
       <span class="soft">{{
         rigs
-          ? `${readable.length} ${readable.length === 1 ? 'rig' : 'rigs'}, drawn to one scale${broken.length ? `; ${broken.length} cannot be read` : ''}`
+          ? `${readable.length} ${readable.length === 1 ? 'rig' : 'rigs'}, ${narrow ? 'not to one scale here' : 'drawn to one scale'}${broken.length ? `; ${broken.length} cannot be read` : ''}`
           : ''
       }}</span>
       <span class="space" />
@@ -124,6 +98,7 @@ const stageWords: Record<string, string> = {
         {{ rigs ? 'What stands here may not be the newest.' : 'The rigs are in the store; they are asked for again in a moment.' }}
         <button type="button" class="plain" @click="load">ask again</button>
       </p>
+      <BeginRig v-if="rigs" :rigs="readable" :empty="readable.length === 0" />
       <ul v-if="broken.length" class="broken" data-broken>
         <li v-for="rig in broken" :key="rig.id" :data-broken-rig="rig.name">
           <span
@@ -142,16 +117,12 @@ const stageWords: Record<string, string> = {
         </li>
       </ul>
       <ul v-if="readable.length" class="row">
-        <li v-for="rig in readable" :key="rig.id" :style="{ width: width(rig) * scale + 'px' }">
-          <RouterLink
-            :to="`/rig/${rig.id}/${rig.worst ? (Object.keys(rig.states).find((s) => rig.states[s] === rig.worst!.level) ?? 'survey') : 'survey'}`"
-            class="rig"
-            :data-rig="rig.name"
-          >
+        <li v-for="rig in readable" :key="rig.id" :style="{ width: width(rig) * scaleOf(rig) + 'px' }">
+          <RouterLink :to="rig.worst ? findingPlace(rig.id, rig.worst) : `/rig/${rig.id}/survey`" class="rig" :data-rig="rig.name">
             <svg
               :viewBox="`${-shapeOf(rig.survey).nose - 0.7} -3.5 ${width(rig)} 4.15`"
-              :width="width(rig) * scale"
-              :height="4.15 * scale"
+              :width="width(rig) * scaleOf(rig)"
+              :height="4.15 * scaleOf(rig)"
               aria-hidden="true"
             >
               <RigElevation :survey="rig.survey" :split="rig.split" :has-unit="true" />
@@ -173,28 +144,9 @@ const stageWords: Record<string, string> = {
         </li>
       </ul>
       <p v-else-if="rigs && !broken.length" class="empty">
-        The yard is empty. Begin with the rig that stands in front of you: its kind and a name are enough; the rest is measured in Survey.
+        The yard is empty. Begin with the rig that stands in front of you: three answers give a first band; the rest is measured in Survey.
       </p>
-      <form class="begin" @submit.prevent="begin">
-        <h2>Begin a rig</h2>
-        <label>Name <input v-model="name" data-new="name" maxlength="80" /></label>
-        <label
-          >Kind
-          <select v-model="kind" data-new="kind">
-            <option v-for="k in kinds" :key="k.value" :value="k.value">{{ k.label }}</option>
-          </select></label
-        >
-        <label v-if="readable.length"
-          >Copied from
-          <select v-model="copyOf" data-new="copy">
-            <option value="">nothing</option>
-            <option v-for="r in readable" :key="r.id" :value="r.id">{{ r.name }}</option>
-          </select></label
-        >
-        <button type="submit" class="plain" data-new="go">begin</button>
-        <label class="file plain">read a job file <input type="file" accept=".json" @change="read" /></label>
-        <p v-if="error" class="severity-stop" role="alert">{{ error }}</p>
-      </form>
+      <el-skeleton v-else-if="!unread" :rows="4" />
       <p class="soft law">
         Local codes, the unit's manual and licensed practice come first. Vanto shows its working and its sources; it does not certify.
       </p>
@@ -218,16 +170,6 @@ const stageWords: Record<string, string> = {
 }
 .space {
   flex: 1;
-}
-.key {
-  border: 1.5px solid var(--rule);
-  border-radius: 3px;
-  padding: 4px 10px;
-  min-height: 34px;
-  background: var(--sheet);
-  text-decoration: none;
-  display: inline-flex;
-  align-items: center;
 }
 main {
   padding: 18px 22px 28px;
@@ -295,29 +237,7 @@ main {
 .empty {
   font-size: 18px;
   max-width: 620px;
-  margin: 30px 0;
-}
-.begin {
-  margin-top: 26px;
-  border-top: 1px solid var(--rule);
-  padding-top: 14px;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 18px;
-  align-items: center;
-}
-.begin h2,
-.begin p {
-  width: 100%;
-}
-.begin input:not([type='file']),
-.begin select {
-  border: 0;
-  border-bottom: 2px solid var(--ink);
-  background: var(--sheet);
-  min-height: 38px;
-  font-weight: 620;
-  padding: 0 4px;
+  margin: 10px 0 30px;
 }
 .law {
   margin-top: 18px;

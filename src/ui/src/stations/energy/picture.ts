@@ -35,8 +35,8 @@ export function energyPicture(p: EnergyPicture): EChartsCoreOption {
   const day = p.series;
   const battery = p.reserve !== null;
   const rows = battery ? [0, 1, 2] : [0, 1];
-  const tops = battery ? [22, 152, 266] : [22, 190];
-  const heights = battery ? [104, 90, 64] : [140, 150];
+  const tops = battery ? ['7%', '43%', '75%'] : ['7%', '51%'];
+  const heights = battery ? ['29%', '25%', '17%'] : ['37%', '40%'];
   const window = p.windows.map(([from, to]) => [{ xAxis: from }, { xAxis: to }]);
   const line = (name: string, index: number, data: (number | null)[], style: object, extra: object = {}) => ({
     name,

@@ -60,6 +60,16 @@ dt {
 dd {
   margin: 0;
 }
+table {
+  width: 100%;
+}
+@media (max-width: 700px) {
+  table.sheet td,
+  table.sheet .number {
+    white-space: normal;
+    overflow-wrap: anywhere;
+  }
+}
 .tiles {
   display: flex;
   flex-wrap: wrap;

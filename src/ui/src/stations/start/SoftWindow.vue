@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { ReductionWindow } from '../../api/generated/schema';
+import { fieldAt } from '../../api/description';
 import { shown } from '../../parts/show';
 
 /** What a soft starter may take away: too much for the source on the left, too little for the motor on the right. */
 const props = defineProps<{ window: ReductionWindow; chosen: number | null }>();
 
-const [low, high, width] = [0.4, 0.8, 360];
+const { min, max } = fieldAt('/start/reduction');
+const [low, high, width] = [min ?? 0, max ?? 1, 360];
 const x = (reduction: number) => ((Math.min(high, Math.max(low, reduction)) - low) / (high - low)) * width;
 const least = computed(() => x(props.window.least));
 const most = computed(() => x(props.window.most));

@@ -2,7 +2,7 @@
 import { onMounted } from 'vue';
 import { fieldAt } from '../../api/description';
 import { settings } from '../../parts/settings';
-import { symbolOf } from '../../parts/show';
+import { hintOf } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 
 /** What to measure on the walk round the rig, in the order in which Survey asks for it. */
@@ -71,7 +71,7 @@ onMounted(() => void rig.open(props.id));
         </h2>
         <p v-for="path in group.paths" :key="path" class="line">
           <span>{{ fieldAt(path).label }}</span><i /><small v-if="fieldAt(path).quantity" :key="settings.units">{{
-            symbolOf(fieldAt(path).quantity!)
+            hintOf(fieldAt(path).quantity!)
           }}</small>
         </p>
       </section>

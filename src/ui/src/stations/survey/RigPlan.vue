@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import RigSides from './RigSides.vue';
 import type { SunHour, SurveyDesign } from '../../api/generated/schema';
 import { shapeOf, spacesOf, windowBoxes } from '../../parts/rigShape';
 import { clock, shown } from '../../parts/show';
@@ -114,17 +113,16 @@ function turnBy(degrees: number): void {
         <button type="button" class="plain" aria-label="Turn left by 22.5 degrees" @click="turnBy(-22.5)">turn left</button>
         <button type="button" class="plain" aria-label="Turn right by 22.5 degrees" @click="turnBy(22.5)">turn right</button>
       </p>
-      <label class="hour">
+      <div class="hour">
         Sun at {{ clock(hour) }}
-        <input v-model.number="hour" type="range" min="4" max="21" step="1" />
-      </label>
+        <el-slider v-model="hour" :min="4" :max="21" :format-tooltip="clock" aria-label="Hour of the sun" />
+      </div>
       <p class="soft">
         {{
           sun ? `It stands ${shown(sun.elevationDeg, 'angle')} high, over ${shown(sun.azimuthDeg, 'angle')}.` : 'It is below the horizon.'
         }}
         Drag the nose to turn the rig.
       </p>
-      <RigSides :survey="survey" :lit="lit" />
     </div>
   </figure>
 </template>
@@ -194,9 +192,6 @@ svg {
   display: grid;
   gap: 4px;
   max-width: 300px;
-}
-input[type='range'] {
-  accent-color: var(--ink);
 }
 @media (max-width: 700px) {
   figure {

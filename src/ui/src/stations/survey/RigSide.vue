@@ -5,7 +5,7 @@ import RigElevation from '../../parts/RigElevation.vue';
 import { shapeOf, spacesOf } from '../../parts/rigShape';
 import { shown } from '../../parts/show';
 
-const props = defineProps<{ survey: SurveyDesign; unit: AcUnit | null }>();
+const props = defineProps<{ survey: SurveyDesign; unit: AcUnit | null; tall?: boolean }>();
 const shape = computed(() => shapeOf(props.survey));
 const split = computed(() => !!props.unit && !props.unit.kind.toLowerCase().includes('rooftop'));
 const box = computed(() => {
@@ -19,7 +19,12 @@ const size = computed(() => Math.max(box.value.width / 60, 0.13));
 
 <template>
   <figure>
-    <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" role="img" aria-label="Left side of the rig to scale">
+    <svg
+      :class="{ tall }"
+      :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`"
+      role="img"
+      aria-label="Left side of the rig to scale"
+    >
       <line :x1="box.left" :x2="box.left + box.width" y1="0.56" y2="0.56" class="ground" />
       <RigElevation :survey="survey" :split="split" :has-unit="!!unit" />
       <line v-for="p in spacesOf(survey).slice(1)" :key="p.path" :x1="p.from" :x2="p.from" y1="0" :y2="-shape.height" class="partition" />
@@ -44,6 +49,9 @@ svg {
   width: 100%;
   height: 176px;
   display: block;
+}
+svg.tall {
+  height: min(46vh, 420px);
 }
 .ground {
   stroke: var(--rule);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { useElementSize } from '@vueuse/core';
+import { computed, useTemplateRef } from 'vue';
 import { fieldAt } from '../../api/description';
 import type { SurveyDesign, WindowDesign } from '../../api/generated/schema';
 import { shapeOf, spacesOf, windowBoxes, type WindowBox } from '../../parts/rigShape';
@@ -8,6 +9,7 @@ import { useRig } from '../../stores/rig';
 /** The four sides unfolded: a press on a wall sets a window there, a press on a window goes to its measures. */
 const props = defineProps<{ survey: SurveyDesign; lit: Record<string, boolean> }>();
 const rig = useRig();
+const box = useTemplateRef<HTMLElement>('box');
 const names = ['left', 'right', 'front', 'rear'] as const;
 const sides = computed(() => {
   const { length, height } = shapeOf(props.survey);
@@ -19,7 +21,9 @@ const sides = computed(() => {
     boxes: windowBoxes(props.survey, side),
   }));
 });
-const scale = computed(() => 372 / (2 * shapeOf(props.survey).length + 2 * props.survey.space.widthM + 1.2));
+/** Pixels a metre: two long sides in a row on a wide screen, one on a narrow. */
+const { width: room } = useElementSize(box);
+const scale = computed(() => Math.min(70, Math.max(120, room.value - 34) / ((room.value < 560 ? 1 : 2) * shapeOf(props.survey).length)));
 
 /** The space under a press on a side. */
 async function setWindow(side: WindowDesign['side'], event?: MouseEvent): Promise<void> {
@@ -47,7 +51,7 @@ const label = (box: WindowBox) => `${box.name}: go to its measures`;
 </script>
 
 <template>
-  <div class="sides">
+  <div ref="box" class="sides">
     <figure v-for="s in sides" :key="s.side">
       <svg :width="s.width * scale" :height="s.height * scale" :viewBox="`0 0 ${s.width} ${s.height}`">
         <rect
