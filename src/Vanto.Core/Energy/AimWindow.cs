@@ -16,11 +16,13 @@ internal readonly struct AimWindow(EnergyInputs inputs, EnergyCase energyCase)
     /// <summary>Whether an hour of the day is one of the aim's.</summary>
     public bool Contains(double hour) => Day.Within(hour, _aim.From, _aim.To);
 
-    /// <summary>Whether the cabin still settles: the first half hour of the window.</summary>
-    public bool Settles(double hour) => (hour - _aim.From + 24) % 24 <= SettleHours;
+    /// <summary>Whether the cabin still settles: the first half hour of the window, or of a run that begins within it.</summary>
+    /// <param name="hour">Hour of the day.</param>
+    /// <param name="sinceH">Hours since the run began.</param>
+    public bool Settles(double hour, double sinceH = double.MaxValue) => (hour - _aim.From + 24) % 24 <= SettleHours || sinceH <= SettleHours;
 
     /// <summary>Too warm at an hour; never while it settles.</summary>
-    public bool Warm(double hour, double airC) => !Settles(hour) && airC > _warmAboveC;
+    public bool Warm(double hour, double airC, double sinceH = double.MaxValue) => !Settles(hour, sinceH) && airC > _warmAboveC;
 
     /// <summary>The bank at its reserve, where nothing feeds the rig from outside.</summary>
     public bool Low(double soc) => soc <= _reserveSoc;

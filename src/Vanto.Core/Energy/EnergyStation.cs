@@ -186,9 +186,9 @@ public sealed class EnergyStation : Station<EnergyAssessment>
                 last = result.AirC[k];
                 lowest = Math.Min(lowest, result.Soc[k]);
                 var low = window.Low(result.Soc[k]);
-                if (!window.Settles(hours[k]))
+                if (!window.Settles(hours[k], k * step))
                     worst = Math.Max(worst, result.AirC[k]);
-                if (!low && !window.Warm(hours[k], result.AirC[k]))
+                if (!low && !window.Warm(hours[k], result.AirC[k], k * step))
                 {
                     held += step;
                     continue;

@@ -77,6 +77,9 @@ public enum FindingCode
     [Judged("unit", "unit.turn-down", Severity.Caution, Leaf = "chosen", Field = "/unit/chosen")] UnitTurnDown,
     [Judged("unit", "unit.turn-down-year", Severity.Note, Severity.Caution, Leaf = "chosen")] UnitTurnDownYear,
     [Judged("unit", "unit.unmet-year", Severity.Note, Leaf = "chosen")] UnitUnmetYear,
+    [Judged("unit", "unit.pair-mismatch", Severity.Stop, Leaf = "sheet")] UnitPairMismatch,
+    [Judged("unit", "unit.seer-estimate", Severity.Note, Leaf = "sheet")] UnitSeerEstimate,
+    [Judged("unit", "unit.sheet-missing", Severity.Note, Leaf = "sheet")] UnitSheetMissing,
     [Judged("unit", "unit.zone", Severity.Caution, Leaf = "chosen")] UnitZone,
     [Judged("unit", "unit.zone-short", Severity.Caution, Leaf = "chosen")] UnitZoneShort,
 

@@ -127,6 +127,7 @@ public static class UnitCatalogue
         Split("DR-24-24", AcKind.DcNativeRooftop, 24, 0, 2400, 690, 800, 2700, 40, 2, 30),
         Split("DR-30-48", AcKind.DcNativeRooftop, 48, 0, 3000, 830, 900, 3400, 45, 3, 34),
         Split("DS-35-48", AcKind.DcNativeSplit, 48, 0, 3500, 900, 1000, 4000, 30, 3, 45),
+        Split("PH-18-240", AcKind.PvAssistedSplit, 240, 60, 5280, 1560, 1350, 5900, 42, 4, 58),
         Split("PH-24-240", AcKind.PvAssistedSplit, 240, 60, 7030, 2150, 1800, 7900, 50, 4, 72),
         Rooftop("RP-08-120", 120, 60, 2350, 800, 6.3, 34, 55, 25) with { Kind = AcKind.RailingPortable },
     ];

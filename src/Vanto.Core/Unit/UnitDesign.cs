@@ -26,6 +26,7 @@ public sealed record UnitDesign : DesignPart
     public double AirFlowShare { get; init; } = 1;
     [Ask("Heads, one a zone", Most = 9)] public IReadOnlyList<HeadDesign> Heads { get; init; } = [];
     [Ask("Own units")] public IReadOnlyList<AcUnit> Own { get; init; } = [];
+    [Ask("Unit sheets", Most = 20)] public IReadOnlyList<UnitSheetDesign> Sheets { get; init; } = [];
 }
 
 /// <summary>One indoor head; without any, one head of the unit's whole capacity stands in the first space.</summary>
@@ -125,6 +126,9 @@ public sealed record UnitAssessment(
     public PullDownView PullDown { get; init; } = null!;
     public IReadOnlyList<SchoolSize> Schools { get; init; } = [];
     public HeatingView Heating { get; init; } = null!;
+
+    /// <summary>How far the chosen unit's sheet is typed.</summary>
+    public SheetView Sheet { get; init; } = null!;
 
     /// <inheritdoc />
     public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();

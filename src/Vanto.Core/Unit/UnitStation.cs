@@ -30,7 +30,7 @@ public sealed class UnitStation : Station<UnitAssessment>
     public override IReadOnlyList<Type> Reads => [typeof(LoadAssessment), typeof(SurveyDesign), typeof(UnitDesign)];
 
     /// <inheritdoc />
-    public override IEnumerable<SheetBlock> Sheet(StationInputs job) => UnitSheet.Of(job.Result<UnitAssessment>());
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job) => UnitOwnerSheet.Of(job.Result<UnitAssessment>());
 
     /// <inheritdoc />
     public override IStationResult Assess(StationInputs job) => Assess(job.Design<UnitDesign>(), job.Result<LoadAssessment>());
@@ -98,7 +98,8 @@ public sealed class UnitStation : Station<UnitAssessment>
         var pull = PullDown(chosen.RatedCapacityW * Capacity.FlowFactor(design.AirFlowShare), load);
         var heating = Heating(chosen, load);
         var findings = UnitFindings.Of(chosen, judged, candidates, load, design)
-            .Concat(SpaceFindings.Of(chosen, design, load, judged.CapacityW, pull, heating)).ToList();
+            .Concat(SpaceFindings.Of(chosen, design, load, judged.CapacityW, pull, heating)).Concat(UnitSheets.Judge(design, chosen)).ToList();
+        var sheet = UnitSheets.View(design, chosen);
         return new UnitAssessment(Say(chosen, judged, required, findings), Finding.Ranked(findings),
             Figures(chosen, judged, load, design, required, room, pull, heating), candidates,
             required, load.PeakW, chosen.Id, chosen)
@@ -107,16 +108,19 @@ public sealed class UnitStation : Station<UnitAssessment>
             PullDown = pull,
             Schools = Schools(units, chosen, candidates, load),
             Heating = heating,
-            Answers = Answers(chosen, judged, required, pull),
+            Sheet = sheet,
+            Answers = Answers(chosen, judged, required, pull, sheet),
         };
     }
 
-    private static Dictionary<string, Phrase> Answers(AcUnit unit, Candidate chosen, double required, PullDownView pull) => new()
+    private static Dictionary<string, Phrase> Answers(AcUnit unit, Candidate chosen, double required, PullDownView pull, SheetView sheet) => new()
     {
         ["chosen"] = Phrase.Of($"{unit.NameFirst} gives {chosen.CapacityW:Power} at the design heat; {required:Power} nominal is needed."),
         ["pull-down"] = pull.Minutes is { } minutes
             ? Phrase.Of($"From {pull.StartC:Temperature} closed up it is cool after {minutes / 60:Hours}.")
             : Phrase.Of($"From {pull.StartC:Temperature} closed up it is not cool in {HeatSoak.LimitMinutes / 60.0:Hours}."),
+        ["sheet"] = sheet.Index is null ? Phrase.Of($"Its manual is not typed yet; what is typical of its class is taken.")
+            : Phrase.Of($"{sheet.Filled} of {sheet.Of} lines are typed{(sheet.Waiting.Count == 0 ? "" : "; the rest is typical of its class")}."),
     };
 
     private static PullDownView PullDown(double nominalW, LoadAssessment load)

@@ -150,7 +150,7 @@ public static class DemoRigs
     /// <summary>Start-up readings that go with a demo rig.</summary>
     public static IEnumerable<(string By, StartUpReadings Readings)> Records(string name) => name switch
     {
-        "Thistle Van" => [("Piet Okafor-Lund", new StartUpReadings { VacuumStartPa = 41.3, VacuumEndPa = 88, StartA = 17.9, RunV = 118.6, RunA = 9.9,
+        "Thistle Van" => [("Piet Okafor-Lund", new StartUpReadings { StartA = 17.9, RunV = 118.6, RunA = 9.9,
             RunW = 1130, EnteringC = 26.5, EnteringRhPct = 52, LeavingC = 14.6, OutdoorC = 27 })],
         "Pipit" =>
             [("Ottoline Marsh",
@@ -363,12 +363,12 @@ public static class DemoRigs
                 {
                     Battery = new BatteryDesign { Fitted = false },
                     Inverter = new InverterDesign { Fitted = false },
-                    Modules = Large(7) with { Mounting = ModuleMounting.WellCooled, Series = 7 },
-                    Controller = new ControllerDesign { Known = true, MaxV = 400, MinV = 90, TrackMaxV = 380, MaxIscA = 15, MaxCurrentA = 12 },
+                    Modules = Large(8) with { Mounting = ModuleMounting.WellCooled, Series = 4 },
+                    Controller = new ControllerDesign { Known = true, MaxV = 250, MinV = 60, TrackMaxV = 230, MaxIscA = 40, MaxCurrentA = 28 },
                 },
             },
             Load = new LoadDesign { SetpointC = 18, HumidityPct = 45 },
-            Unit = new UnitDesign { Chosen = "PH-24-240", School = SizingSchool.OversizedOnPurpose, InletRiseK = 1 },
+            Unit = new UnitDesign { Chosen = "PH-18-240", School = SizingSchool.OversizedOnPurpose, InletRiseK = 1 },
             Start = new StartDesign { On = SourceChoice.Sun },
             Energy = new EnergyDesign { SetpointC = 18, From = 9, To = 17, OtherwiseC = 18, StartHour = 6 },
             Handover = new HandoverDesign { Firm = Firm },
@@ -406,10 +406,10 @@ public static class DemoRigs
                 {
                     Battery = new BatteryDesign { Fitted = false },
                     Inverter = new InverterDesign { Fitted = false },
-                    Generator = new GeneratorDesign { Fitted = true, RatedW = 1800, MaximumW = 2200, AllowedFrom = 8, AllowedTo = 22, CoAlarm = true },
+                    Generator = new GeneratorDesign { Fitted = true, Kind = GeneratorKind.Conventional, RatedW = 2600, MaximumW = 3200, AllowedFrom = 8, AllowedTo = 22, CoAlarm = true },
                 },
             },
-            Unit = new UnitDesign { Chosen = "RT-11-115" },
+            Unit = new UnitDesign { Chosen = "RT-11-115", Work = WorkKind.SoftStarter },
             Start = new StartDesign { On = SourceChoice.Generator, Remedy = StartRemedy.SoftStarter, Reduction = 0.65, CableM = 6 },
             Energy = new EnergyDesign { SetpointC = 25, From = 12, To = 21, OtherwiseC = 27, StartHour = 8 },
             Handover = new HandoverDesign

@@ -77,7 +77,8 @@ public sealed class EnergyTests : IClassFixture<DemoServer>, IDisposable
         _screen.Until(() => _screen.All("[data-picture] svg .holds").Count != drawn, "another map is drawn");
         _screen.See(".see", "h a week");
         var bought = _screen.Wait(
-            () => _screen.All(".below button").FirstOrDefault(b => b.GetAttribute("aria-label")?.Contains("with a generator", StringComparison.Ordinal) == true),
+            () => _screen.All(".below button").FirstOrDefault(b => b.GetAttribute("aria-label")?.Contains("with a generator",
+                StringComparison.Ordinal) == true),
             "a kit with a generator");
         bought.SendKeys(Keys.Enter);
         _screen.See("[data-stale]", "Made before you changed");

@@ -5,12 +5,14 @@ namespace Vanto.Browser.Tests.Run;
 /// <summary>Every leaf of every station, on the laptop and on the phone.</summary>
 public sealed class LeafTests(DemoServer demo) : IClassFixture<DemoServer>
 {
-    /// <summary>What is measured of a page: what is wider than the screen, where the verdict begins, whether the picture ends in sight, small targets.</summary>
+    /// <summary>What is measured of a page: what is wider than the screen, where the verdict begins, whether the picture ends in sight, small
+    /// targets.</summary>
     private const string Measured = """
         const clips = e => { for (let p = e.parentElement; p; p = p.parentElement)
           if (['auto', 'scroll', 'hidden'].includes(getComputedStyle(p).overflowX)) return true; return false; };
         const wide = [...document.querySelectorAll('body *')].filter(e => {
-          const r = e.getBoundingClientRect(); return r.width > 0 && r.right > innerWidth + 1 && !clips(e); }).slice(0, 3).map(e => e.tagName + '.' + e.className);
+          const r = e.getBoundingClientRect(); return r.width > 0 && r.right > innerWidth + 1 && !clips(e); }).slice(0,
+              3).map(e => e.tagName + '.' + e.className);
         const inside = '.el-input__wrapper,.el-select__wrapper,.el-switch,.el-segmented,.el-checkbox,.el-upload,.el-slider,figure,svg';
         const small = [...document.querySelectorAll('a,button,[role=button],.el-switch,.el-select__wrapper,.el-input__wrapper')].filter(e => {
           const r = e.getBoundingClientRect();

@@ -64,7 +64,7 @@ public class SizeMistakes
             Unit = NewcomersVan.Design.Unit with { Chosen = "MS-36-240" }
         };
         var finding = Single(Assessor.Assess(bus).Unit!.Findings, "unit.throw");
-        finding.Words.ToString().ShouldContain("12.20 m");
+        finding.Words.ToString().ShouldContain("12.2 m");
         var twoHeads = bus with { Unit = bus.Unit with { Heads = [new HeadDesign(), new HeadDesign()] } };
         Assessor.Assess(twoHeads).Unit!.Findings.ShouldNotContain(f => f.Code == "unit.throw");
         var twoSpaces = bus with

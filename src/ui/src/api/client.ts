@@ -36,16 +36,18 @@ export async function ask<T>(
   body?: unknown,
   { typing = true, signal, run }: AskOptions = {},
 ): Promise<T> {
-  const isText = typeof body === 'string';
+  const asItIs = typeof body === 'string' || body instanceof Blob;
   const response = await fetch('/api' + path, {
     method,
     signal,
     headers: {
-      ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      ...(body === undefined
+        ? {}
+        : { 'content-type': body instanceof Blob ? body.type || 'application/octet-stream' : 'application/json' }),
       ...(typing ? { 'Vanto-Typing': '1' } : {}),
       ...(run ? { 'Vanto-Run': run } : {}),
     },
-    body: body === undefined ? undefined : isText ? body : JSON.stringify(body),
+    body: body === undefined ? undefined : asItIs ? (body as BodyInit) : JSON.stringify(body),
   });
   if (response.status === 204) return undefined as T;
   const answer = await response.json().catch(() => null);

@@ -21,6 +21,12 @@ const besideRigs = 24;
 const { width: screenWidth } = useWindowSize({ includeScrollbar: false });
 const narrow = useMediaQuery('(max-width: 700px)');
 
+const told = computed(() => {
+  const count = `${readable.value.length} ${readable.value.length === 1 ? 'rig' : 'rigs'}`;
+  const unread = broken.value.length ? `; ${broken.value.length} cannot be read` : '';
+  return `${count}, ${narrow.value ? 'not to one scale here' : 'drawn to one scale'}${unread}`;
+});
+
 /** One scale for all, metres to pixels: few rigs are drawn large, many small. On a narrow screen each fills the width. */
 function scaleOf(rig: { survey: SurveyDesign }): number {
   if (narrow.value) return Math.min(70, (screenWidth.value - besideRigs) / width(rig));
@@ -83,11 +89,7 @@ const stageWords: Record<string, string> = {
   <div class="yard">
     <header class="top">
       <h1>Yard</h1>
-      <span class="soft">{{
-        rigs
-          ? `${readable.length} ${readable.length === 1 ? 'rig' : 'rigs'}, ${narrow ? 'not to one scale here' : 'drawn to one scale'}${broken.length ? `; ${broken.length} cannot be read` : ''}`
-          : ''
-      }}</span>
+      <span class="soft">{{ rigs ? told : '' }}</span>
       <span class="space" />
       <RouterLink to="/bench" class="key">Bench</RouterLink>
       <TopKeys />

@@ -81,6 +81,12 @@ const howMany = (k: KitStand) =>
     .join(' · ');
 const kept = (soc: number | null) => (soc === null ? 'fails' : shown(soc, 'fraction'));
 
+/** The generator of a kit with what it runs and burns. */
+function bought(p: FrontierPoint): string {
+  if (!p.kit.generatorW) return 'none';
+  const fuel = p.fuelLitresAWeek ? `, ${shown(p.fuelLitresAWeek, 'fuel')}` : '';
+  return `${shown(p.kit.generatorW, 'electricPower')}, ${shown(p.kit.generatorHours, 'hours')} a week${fuel}`;
+}
 const kits = computed<SheetColumn<FrontierPoint>[]>(() => [
   { key: 'holds', label: 'holds', text: (p) => shown(p.kit.setpointC, 'temperature'), sort: (p) => p.kit.setpointC },
   { key: 'blocks', label: 'blocks', number: true, text: (p) => String(p.kit.batteries), sort: (p) => p.kit.batteries },
@@ -91,10 +97,7 @@ const kits = computed<SheetColumn<FrontierPoint>[]>(() => [
           key: 'generator',
           label: 'generator',
           number: true,
-          text: (p: FrontierPoint) =>
-            p.kit.generatorW
-              ? `${shown(p.kit.generatorW, 'electricPower')}, ${shown(p.kit.generatorHours, 'hours')} a week${p.fuelLitresAWeek ? `, ${shown(p.fuelLitresAWeek, 'fuel')}` : ''}`
-              : 'none',
+          text: bought,
         },
       ]
     : []),

@@ -30,16 +30,25 @@ const all = ref(false);
 const fits = computed(() => array.value.roof.count);
 const { refused, propose } = useProposal();
 
+const volts = (v: number) => shown(v, 'voltage');
 const chosen = computed(() => {
   const c = array.value.chosen;
   return c
     ? [
-        { what: `open, at ${shown(array.value.lowestC, 'temperature')}`, value: shown(c.vocColdV, 'voltage'), beside: `by the code's table ${shown(c.vocTableV, 'voltage')}` },
-        { what: `working, cells at ${shown(array.value.hotCellC, 'temperature')}`, value: shown(c.vmpHotV, 'voltage'), beside: `in the cold ${shown(c.vmpColdV, 'voltage')}` },
+        {
+          what: `open, at ${shown(array.value.lowestC, 'temperature')}`,
+          value: shown(c.vocColdV, 'voltage'),
+          beside: `by the code's table ${volts(c.vocTableV)}`,
+        },
+        {
+          what: `working, cells at ${shown(array.value.hotCellC, 'temperature')}`,
+          value: shown(c.vmpHotV, 'voltage'),
+          beside: `in the cold ${volts(c.vmpColdV)}`,
+        },
         { what: 'short-circuit current', value: shown(c.iscA, 'current'), beside: `conductors for ${shown(c.conductorA, 'current')}` },
       ]
     : [];
-}); // prettier-ignore
+});
 type Said = { what: string; value: string; beside: string };
 const said: SheetColumn<Said>[] = [
   { key: 'what', label: '', text: (r) => r.what, wide: true },

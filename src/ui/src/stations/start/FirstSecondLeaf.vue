@@ -25,8 +25,10 @@ const soft = computed(() => single.value && design.value.remedy === 'softStarter
 const reductions = fieldAt('/start/reduction');
 const trace = computed(() => startPicture(start.value, design.value.measured));
 const label = computed(() =>
-  single.value ? 'Current in the first second of the start against what the source bears' : 'Current in the first minute, where it climbs to its most, against what the source bears',
-); // prettier-ignore
+  single.value
+    ? 'Current in the first second of the start against what the source bears'
+    : 'Current in the first minute, where it climbs to its most, against what the source bears',
+);
 
 const columns: SheetColumn<StartTrial>[] = [
   { key: 'words', label: 'help', text: (t) => say(t.words), wide: true },

@@ -29,13 +29,12 @@ const stack = computed(() => {
   const volts = s.sourceV || 1;
   const most = Math.max(s.surgeW, s.continuousW, volts * s.maxA, 1);
   let from = 0;
-  const parts = [...s.neighbours.map((n) => ({ name: n.name, w: n.currentA * volts })), { name: 'the unit, at its peak', w: Math.max(0, volts * s.maxA - s.neighboursA * volts) }].map(
-    (p) => {
-      const part = { ...p, from: from / most, share: p.w / most };
-      from += p.w;
-      return part;
-    },
-  ); // prettier-ignore
+  const own = { name: 'the unit, at its peak', w: Math.max(0, volts * (s.maxA - s.neighboursA)) };
+  const parts = [...s.neighbours.map((n) => ({ name: n.name, w: n.currentA * volts })), own].map((p) => {
+    const part = { ...p, from: from / most, share: p.w / most };
+    from += p.w;
+    return part;
+  });
   return { parts, long: s.continuousW / most, surge: s.surgeW / most };
 });
 

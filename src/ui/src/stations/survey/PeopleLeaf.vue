@@ -25,7 +25,15 @@ const bars = computed<Bar[]>(() => [
 ]);
 
 /** The hours as stretches of the day; one that goes past midnight has two. */
-const stretches = (b: Bar) => (b.from === b.to ? [[0, 24]] : b.from < b.to ? [[b.from, b.to]] : [[0, b.to], [b.from, 24]]); // prettier-ignore
+const stretches = (b: Bar) =>
+  b.from === b.to
+    ? [[0, 24]]
+    : b.from < b.to
+      ? [[b.from, b.to]]
+      : [
+          [0, b.to],
+          [b.from, 24],
+        ];
 const percent = (h: number) => `${(100 * h) / 24}%`;
 </script>
 
