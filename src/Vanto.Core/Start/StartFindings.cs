@@ -9,9 +9,9 @@ namespace Vanto.Core.Start;
 internal static class StartFindings
 {
     public static IEnumerable<Finding> Of(StartCase start, StartDesign design, StartResult result, StartResult alone, StartResult? atReserve,
-        ReductionWindow? window, double largest, AcUnit unit, SurveyDesign survey, StartCorners corners)
+        ReductionWindow? window, bool startsPlain, double largest, AcUnit unit, SurveyDesign survey, StartCorners corners)
     {
-        var remedies = WaysOut(start, design, window, alone, survey).ToList();
+        var remedies = WaysOut(start, design, window, startsPlain && result.Outcome != StartOutcome.Starts, alone, survey).ToList();
         if (result.Outcome != StartOutcome.Starts)
             yield return Finding.Of(Code(result), Severity.Stop, Reason(result, alone), remedies);
         else if (atReserve is { Outcome: not StartOutcome.Starts })
@@ -80,8 +80,12 @@ internal static class StartFindings
             : Phrase.Of($"It does not start: {result.Cause.Words()}.");
     }
 
-    private static IEnumerable<Remedy> WaysOut(StartCase start, StartDesign design, ReductionWindow? window, StartResult alone, SurveyDesign survey)
+    private static IEnumerable<Remedy> WaysOut(StartCase start, StartDesign design, ReductionWindow? window, bool startsPlain, StartResult alone,
+        SurveyDesign survey)
     {
+        if (startsPlain && start.Remedy != StartRemedy.None)
+            yield return new Remedy(Phrase.Of($"start it without help"), Phrase.Of($"this source bears it"),
+                DesignEdit.Of(design, d => d with { Remedy = StartRemedy.None }));
         if (window is not null && (start.Remedy != StartRemedy.SoftStarter || start.Reduction < window.Least || start.Reduction > window.Most))
             yield return new Remedy(
                 start.Remedy != StartRemedy.SoftStarter ? Phrase.Of($"soft starter of {window.Middle:Fraction}")

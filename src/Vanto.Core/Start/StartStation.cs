@@ -216,7 +216,8 @@ public sealed class StartStation : Station<StartAssessment>
         double? needed = startsPlain ? 0 : window?.Least;
         var remedies = StartTrials.Helped(start, design, motor, window);
         var stacking = StartTrials.Stacking(start, fan, neighbours);
-        var findings = StartFindings.Of(start, design, result, alone, atReserve, startsPlain ? null : window, largest, unit, survey, corners).ToList();
+        var findings = StartFindings.Of(start, design, result, alone, atReserve,
+            startsPlain && design.Remedy != StartRemedy.SoftStarter ? null : window, startsPlain, largest, unit, survey, corners).ToList();
         return new StartAssessment
         {
             Verdict = Say(result, source, findings, design, corners),

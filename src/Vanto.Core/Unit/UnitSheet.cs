@@ -206,7 +206,8 @@ public static class UnitSheets
         var index = design.Sheets.Select((s, i) => (s, i)).FirstOrDefault(x => x.s.Unit == unit.Id);
         var sheet = index.s ?? new UnitSheetDesign { Unit = unit.Id };
         var lines = Lines(sheet,
-            $"/unit/sheets/{(index.s is null ? 0 : index.i)}").Where(l => unit.JoinedOnSite || l.Part != nameof(UnitSheetDesign.Circuit)).ToList();
+            $"/unit/sheets/{(index.s is null ? 0 : index.i)}").Where(l => unit.JoinedOnSite
+            || l.Part is not (nameof(UnitSheetDesign.Circuit) or nameof(UnitSheetDesign.Head))).ToList();
         return new SheetView(index.s is null ? null : index.i, lines.Count(l => l.Known), lines.Count,
             [.. lines.Where(l => !l.Known).Select(l => new WaitingLine(l.Path, l.Label, l.Figure))], Typical(unit));
     }

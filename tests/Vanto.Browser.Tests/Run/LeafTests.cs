@@ -67,6 +67,35 @@ public sealed class LeafTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.IsClean();
     }
 
+    /// <summary>Pages that are no leaf of a station, on the phone.</summary>
+    [Theory]
+    [InlineData("/", "[data-rig='Marigold']")]
+    [InlineData("/bench", ".asks")]
+    [InlineData("/bench/psychrometrics", "[data-figure]")]
+    public void Other_pages_fit_the_phone(string page, string once)
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.Go(page);
+        screen.See(once);
+        if (page == "/")
+        {
+            screen.See("header .soft, .top .soft", "not to one scale here");
+            screen.See("[data-begin-open]").Click();
+            screen.See("[data-quick='lengthM']");
+        }
+        var found = JsonSerializer.Deserialize<Fit>((string)screen.Driver.ExecuteScript(Measured.Replace(
+            "const v = document.querySelector('[data-verdict]').getBoundingClientRect();",
+                "return JSON.stringify({ Page: document.documentElement.scrollWidth, "
+                + "Wide: wide, Small: small });"))!)!;
+        found.Wide.ShouldBeEmpty(page);
+        found.Page.ShouldBeLessThanOrEqualTo(390);
+        found.Small.ShouldBeEmpty(page);
+        screen.IsAccessible();
+        screen.IsClean();
+    }
+
+    private sealed record Fit(double Page, string[] Wide, string[] Small);
+
     /// <summary>All leaves, as the interface's own description has them.</summary>
     private static IEnumerable<(string Station, string Leaf)> Leaves()
     {

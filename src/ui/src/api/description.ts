@@ -66,6 +66,14 @@ export function fieldAt(path: string): FieldInfo {
   return field;
 }
 
+/** The single fields of a row of a list, with their names in it. */
+export function fieldsUnder(path: string): (FieldInfo & { name: string })[] {
+  const row = generic(path) + '/*/';
+  return description.fields
+    .filter((f) => f.path.startsWith(row) && !f.path.slice(row.length).includes('/') && f.input !== 'list')
+    .map((f) => ({ ...f, name: f.path.slice(row.length) }));
+}
+
 /** What a change at a path is called: the field's label with the part it lies in. */
 export function labelOf(path: string): string {
   const parts = path.split('/').filter(Boolean);

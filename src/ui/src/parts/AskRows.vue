@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends object">
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { fieldAt } from '../api/description';
 import { useRig, valueAt } from '../stores/rig';
 
@@ -8,9 +8,11 @@ const props = defineProps<{ path: string; one: string; add?: Partial<T> }>();
 const rig = useRig();
 const rows = computed(() => (valueAt(rig.design, props.path) as T[]) ?? []);
 
+const RowsClipboard = defineAsyncComponent(() => import('./RowsClipboard.vue'));
+const fresh = computed(() => ({ ...(fieldAt(props.path).default as unknown as T), ...(props.add ?? {}) }));
+
 async function addRow(): Promise<void> {
-  const fresh = { ...(fieldAt(props.path).default as unknown as T), ...(props.add ?? {}) };
-  await rig.set(props.path, [...rows.value, fresh]);
+  await rig.set(props.path, [...rows.value, fresh.value]);
 }
 
 function removeRow(index: number): void {
@@ -27,6 +29,7 @@ function removeRow(index: number): void {
     <button type="button" class="bare remove" :aria-label="`Remove ${one} ${index + 1}`" @click="removeRow(index)">remove</button>
   </div>
   <button type="button" class="plain" @click="addRow">one more {{ one }}</button>
+  <RowsClipboard :path="path" :one="one" :fresh="fresh" />
 </template>
 
 <style scoped>

@@ -5,7 +5,7 @@ import type { DesignChange, Figure, JobAssessment, JobDesign, RigChanged, RigVie
 import { labelOf, stations } from '../api/description';
 import { Outbox, valueAt, type Batch, type Conflict, type Edit, type Listener } from './outbox';
 
-export { valueAt };
+export { valueAt, type Edit };
 
 interface Step {
   before: Edit[];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core';
+import { useDebounceFn, useMediaQuery } from '@vueuse/core';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { ask, Refused, textOf, whyNot } from '../api/client';
@@ -13,6 +13,9 @@ import { editable, parted, shown, symbolOf } from '../parts/show';
 const props = defineProps<{ rigs: YardRig[]; empty: boolean }>();
 const router = useRouter();
 const kinds = choicesOf(fieldAt('/survey/kind'));
+const narrow = useMediaQuery('(max-width: 700px)');
+/** On a narrow screen the questions stand behind a button, so that the rigs come into sight. */
+const open = ref(false);
 const name = ref('');
 const kind = ref<RigKind>('van');
 const place = ref('');
@@ -71,6 +74,7 @@ const figure = (label: string) => band.value?.figures.find((f) => f.label === la
 const range = (least?: CalculationFigure, most?: CalculationFigure) => {
   if (!least || !most || least.value === null || most.value === null) return '';
   const [a, b] = [parted(least.value, least.quantity), parted(most.value, most.quantity)];
+  if (a.number === b.number && a.symbol === b.symbol) return `${a.number} ${a.symbol}`;
   return a.symbol === b.symbol
     ? `${a.number} to ${b.number} ${b.symbol}`
     : `${shown(least.value, least.quantity)} to ${shown(most.value, most.quantity)}`;
@@ -103,8 +107,13 @@ async function read(file: File): Promise<void> {
 
 <template>
   <section class="begin" data-begin>
-    <h2 class="title">Begin a rig</h2>
-    <form class="questions" @submit.prevent="begin">
+    <h2 class="title">
+      Begin a rig
+      <button v-if="narrow && !empty" type="button" class="plain" :aria-expanded="open" data-begin-open @click="open = !open">
+        {{ open ? 'not now' : 'three questions' }}
+      </button>
+    </h2>
+    <form v-if="!narrow || empty || open" class="questions" @submit.prevent="begin">
       <fieldset v-for="(question, i) in questions" :key="question">
         <legend>{{ question }}</legend>
         <div v-if="i === 0" class="field one">
@@ -180,11 +189,14 @@ async function read(file: File): Promise<void> {
 .title {
   font-size: 17px;
   color: var(--ink);
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
 }
 .questions {
   display: grid;
-  grid-template-columns: 220px 240px 220px minmax(190px, 1fr) 270px;
-  gap: 8px 26px;
+  grid-template-columns: 200px 220px 190px minmax(190px, 1fr) 256px;
+  gap: 8px 24px;
   align-items: start;
 }
 fieldset {
@@ -207,10 +219,11 @@ legend {
   border-bottom: 1px solid var(--hair);
 }
 .wide {
-  width: 132px;
+  width: 124px;
+  min-width: 0;
 }
 .amount {
-  width: 104px;
+  width: 96px;
 }
 em {
   grid-column: 1 / -1;

@@ -22,8 +22,9 @@ const verdict = computed<Verdict>(() => ({
 const asked = computed(() => rig.design!.energy.stretch);
 const battery = computed(() => rig.design!.survey.sources.battery.fitted);
 
-const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
-const dayOf = (month: number, date: number, hour = 0) => short.format(Date.UTC(2025, month - 1, date) + hour * 3600000);
+/** A day without its year, month first as in a whole date. */
+const dayOf = (month: number, date: number, hour = 0) =>
+  new Date(Date.UTC(2025, month - 1, date) + hour * 3600000).toISOString().slice(5, 10);
 const day = (hour: number) => dayOf(asked.value.month, asked.value.day, hour);
 
 const { refused, propose } = useProposal();

@@ -21,7 +21,7 @@ const begun = computed(() => sheet.value.index !== null);
 const joined = computed(() => unit.value.unit.joinedOnSite);
 const error = ref('');
 
-const groups = computed(() => [
+const all = computed(() => [
   { title: 'Indoors: what it is', part: 'head', fields: ['model', 'widthM', 'heightM', 'depthM', 'massKg'] },
   { title: 'Indoors: free space', part: 'head', fields: ['aboveM', 'besideM', 'frontM'] },
   { title: 'Indoors: its plate', part: 'head', fields: ['holeRightM', 'holeUpM', 'holeM', 'screwRows', 'screwPitchM'] },
@@ -38,6 +38,8 @@ const groups = computed(() => [
     : []),
   { title: 'Label, price, warranty', part: '', fields: ['seer', 'wattsKnown', 'price', 'partsYears', 'compressorYears', 'finishedBy'] },
 ]);
+/** A unit that comes sealed has no head on a wall. */
+const groups = computed(() => all.value.filter((g) => joined.value || g.part !== 'head'));
 const pathOf = (part: string, field: string) => [at.value, part, field].filter(Boolean).join('/');
 
 /** A typical figure beside an empty line. */
