@@ -140,7 +140,7 @@ public sealed class Screen : IDisposable
     /// <summary>Chooses from a list by the keyboard, or among what stands side by side.</summary>
     public void Choose(string path, string words)
     {
-        See($"[data-path='{path}']");
+        Wait(() => All($"[data-path='{path}']").FirstOrDefault(), path);
         if (All($"[data-path='{path}'].el-segmented").Count == 0)
         {
             Pick($"[data-path='{path}']", words);

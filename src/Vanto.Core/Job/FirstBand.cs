@@ -94,22 +94,20 @@ public static class FirstBand
                 Citations.CapacityBand);
         var split = Smallest(AcKind.MiniSplitInverter, needed[1]);
         var roof = Smallest(AcKind.RooftopSingleSpeed, needed[1]);
-        foreach (var unit in new[] { split, roof }.OfType<AcUnit>())
-            result.Words("unit", unit.Kind == AcKind.MiniSplitInverter ? "Mini-split that suits" : "Rooftop that suits", unit.Name);
-        if (split is null && roof is null)
-            result.Words("unit", "One unit that suits", "none of the catalogue: split the space, or take two");
+        foreach (var (unit, label) in new[] { (split, "Mini-split to think of"), (roof, "Rooftop to think of") })
+            result.Words("unit", label, unit.RatedCapacityW >= SizeBand.Begins * needed[1] ? unit.Name
+                : unit.RatedCapacityW >= SizeBand.Begins * needed[0] ? $"{unit.Name}, too small for the upper end of the band"
+                : $"{unit.Name} is too small: two of them, or another voltage");
         if (answers.InverterW > 0 && answers.BatteryWh > 0)
         {
-            if (split is not null)
-                result.Words("start", "The mini-split starts", Starts(hard, split));
-            if (roof is not null)
-                result.Words("start", "The rooftop starts", Starts(hard, roof));
+            result.Words("start", "The mini-split starts", Starts(hard, split));
+            result.Words("start", "The rooftop starts", Starts(hard, roof));
         }
         else
             result.Words("start", "It starts", "on shore or a generator only: no battery and inverter are on board");
-        if ((split ?? roof) is { } chosen && answers.BatteryWh > 0 && answers.InverterW > 0)
+        if (answers.BatteryWh > 0 && answers.InverterW > 0)
             foreach (var (corner, design, label) in new[] { (Hard, hard, "Night held, at least"), (Kind, kind, "Night held, at most") })
-                if (Assessor.Assess(With(design, chosen)).Energy is { } night)
+                if (Assessor.Assess(With(design, split)).Energy is { } night)
                     result.Step("h", label, $"hours of the night's {night.WindowHours:0} held, {corner.Name}",
                         $"{answers.BatteryWh:0} Wh, {answers.SolarW:0} W",
                         night.HeldHours, QuantityKind.Hours, Citations.EnergyBalance);
@@ -118,10 +116,12 @@ public static class FirstBand
 
     private static JobDesign With(JobDesign rig, AcUnit unit) => rig with { Unit = rig.Unit with { Chosen = unit.Id } };
 
-    /// <summary>The smallest of a kind, for the mains that inverters give here, that carries the harder corner.</summary>
-    private static AcUnit? Smallest(AcKind kind, double neededW) => UnitCatalogue.All
-        .Where(u => u.Kind == kind && u.SupplyVoltageV is >= 110 and <= 125 && u.RatedCapacityW >= SizeBand.Begins * neededW)
-        .MinBy(u => u.RatedCapacityW);
+    /// <summary>The smallest of a kind, for the mains that inverters give here, that carries the harder corner; else the largest.</summary>
+    private static AcUnit Smallest(AcKind kind, double neededW)
+    {
+        var all = UnitCatalogue.All.Where(u => u.Kind == kind && u.SupplyVoltageV is >= 110 and <= 125).OrderBy(u => u.RatedCapacityW).ToList();
+        return all.FirstOrDefault(u => u.RatedCapacityW >= SizeBand.Begins * neededW) ?? all[^1];
+    }
 
     private static string Starts(JobDesign rig, AcUnit unit)
     {

@@ -96,7 +96,7 @@ public sealed class SurveyTests(DemoServer demo) : StationTests(demo, "Pipit", "
         Screen.See("[data-pasted]").SendKeys("Called");
         Paste("Name\tcolour\npump\tred");
         Screen.See(".el-dialog [role='alert']", "No column is called");
-        Paste("Called\tPower\tFrom\npump\t40 W\t8:30\nkiln\t1.2 kW\t10");
+        Paste("Called\tDraws\tFrom\npump\t40 W\t8:30\nkiln\t1.2 kW\t10");
         Screen.Until(() => Screen.All("[data-path$='/powerW']").Count == before + 2, "two rows more");
         Screen.Saved();
         Screen.See($"input[data-path='/survey/devices/{before + 1}/powerW']").GetAttribute("value").ShouldBe("1200");
