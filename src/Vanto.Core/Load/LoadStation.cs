@@ -250,7 +250,7 @@ public sealed class LoadStation : Station<LoadAssessment>
         return new Dictionary<string, Phrase>
         {
             ["measures"] = measures.Count == 0 ? Phrase.Of($"Nothing that is bought takes much off here.")
-                : Phrase.Of($"Most is bought by {measures[0].Words}: {measures[0].PeakChangeW:Power} at the peak."),
+                : Phrase.Of($"Most is bought by {measures[0].Words}: {-measures[0].PeakChangeW:Power} less at the peak."),
             ["closed-up"] = Phrase.Of($"Closed up it reaches {soak.PeakC:Temperature}; without power count on {safe} to {AirFindings.SafeC:Temperature}."),
             ["heating"] = heating.TotalW <= 0 ? Phrase.Of($"The coldest night asks for no heat.")
                 : Phrase.Of($"{heating.TotalW:Power} hold {design.HeatC:Temperature} in a night of {survey.Climate.WinterC:Temperature}."),
@@ -267,7 +267,8 @@ public sealed class LoadStation : Station<LoadAssessment>
             .Given("", "and", FreeFloat.MostConvection, "W/m²K", Citations.StillAir)
             .Step("t", "60 s steps from the held day, convection and radiation apart; the least of the range",
                 hold.Longest is { } longest ? (FormattableString)$"{least:0} to {longest:0} min" : $"{least:0} min or more", least, "min",
-                    Citations.HeatBalance).Done()) { Leaf = "closed-up" };
+                    Citations.HeatBalance).Done())
+        { Leaf = "closed-up" };
     }
 
     private static double Night(LoadDay day) => Enumerable.Range(0, 24).Where(h => h >= 21 || h < 7).Sum(h => Math.Max(0, day.Total(h)));
@@ -309,7 +310,7 @@ public sealed class LoadStation : Station<LoadAssessment>
         var largest = Largest(day);
         return new Verdict(
             Verdict.Worst(findings),
-            Phrase.Of($"{day.PeakW:Power} must go out at {day.PeakHour + 0.5:HourOfDay}; {Labels[largest]} is the largest part."),
+            Phrase.Of($"{day.PeakW:Power} must go out at {day.PeakHour + 0.5:HourOfDay}; the largest part: {Labels[largest]}."),
             Phrase.Of($"{day.ByCause[(int)largest][day.PeakHour]:Power} of {day.PeakW:Power} come from it; {day.LatentW[day.PeakHour]:Power} is moisture. "
                 + $"Over the day {day.DayWh:HeatEnergy}."));
     }

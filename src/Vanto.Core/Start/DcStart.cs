@@ -30,7 +30,8 @@ public sealed record Precharge(double PeakA, double TauS, Working Working)
         var peak = (unit.IsDc ? volts : Math.Sqrt(2) * volts) / ohm;
         return new Precharge(peak, ohm * farad, Working.Start()
             .Step("I_peak", unit.IsDc ? "V/R_pre" : "√2·V/R_pre", $"{volts:0.#} V, {ohm} Ω", peak, "A", Citations.Trade)
-            .Step("τ", "R_pre·C", $"{ohm} × {farad}", ohm * farad, "s", Citations.Trade).Done()) { Alternating = !unit.IsDc };
+            .Step("τ", "R_pre·C", $"{ohm} × {farad}", ohm * farad, "s", Citations.Trade).Done())
+        { Alternating = !unit.IsDc };
     }
 
     /// <summary>The rush at a moment, A: of alternating current its effective value.</summary>

@@ -112,7 +112,8 @@ public sealed class SurveyStation : Station<SurveyAssessment>
             .. sources.Shore.PluggedIn ? ["shore"] : Array.Empty<string>(),
         ];
         var bank = sources.Battery.Fitted ? Phrase.Of($"{1000 * sources.Battery.BankKWh:Energy} of battery") : Phrase.Of($"No battery");
-        var modules = Phrase.Of($"{sources.Modules.Count} modules, {sources.Modules.Count * sources.Modules.RatedW:ElectricPower}");
+        var modules = sources.Modules.Count == 0 ? Phrase.Of($"no modules") : Phrase.Of(
+            $"{sources.Modules.Count} {(sources.Modules.Count == 1 ? "module" : "modules")}, {sources.Modules.Count * sources.Modules.RatedW:ElectricPower}");
         return new Dictionary<string, Phrase>
         {
             ["skin"] = Phrase.Of($"{(spaces == 1 ? "One space" : $"{spaces} spaces")}; the walls lose {wallU:ThermalTransmittance}."),

@@ -45,7 +45,8 @@ public sealed record AcUnit : DesignPart
     [Field(QuantityKind.Temperature, 35, 60, Label = "Highest outdoor temperature")] public double MaxOutdoorC { get; init; } = 46;
     [Field(QuantityKind.Mass, 1, 500, Label = "Weight")] public double MassKg { get; init; } = 33;
     [Field(QuantityKind.Power, 0, 30000, Label = "Rated heating",
-        Help = "at {8.3:Temperature} outdoors; 0 where it only cools")] public double HeatingW { get; init; }
+        Help = "at {8.3:Temperature} outdoors; 0 where it only cools")]
+    public double HeatingW { get; init; }
     [Field(QuantityKind.Temperature, -40, 15, Label = "Heats down to")] public double HeatingLowestC { get; init; } = -15;
     [Field(QuantityKind.Current, 1, 150, Label = "Minimum circuit ampacity (MCA)", Help = "empty is estimated", Optional = true)]
     public double? McaA { get; init; }

@@ -153,7 +153,8 @@ public sealed record UnitSheetDesign : DesignPart
     [Ask("In the box", Most = 60)] public IReadOnlyList<BoxPart> Box { get; init; } = [];
     [Ask("Error codes", Most = 80)] public IReadOnlyList<ErrorCode> Codes { get; init; } = [];
     [WaitsFor("Handover: warranty"), Field(QuantityKind.Count, 0, 20, Label = "Warranty on parts, years",
-        Optional = true)] public int? PartsYears { get; init; }
+        Optional = true)]
+    public int? PartsYears { get; init; }
     [WaitsFor("Handover: warranty"), Field(QuantityKind.Count, 0, 20, Label = "Warranty on the compressor, years", Optional = true)]
     public int? CompressorYears { get; init; }
     [Ask("It must be finished by")] public Finisher FinishedBy { get; init; } = Finisher.Anyone;

@@ -406,8 +406,16 @@ public static class DemoRigs
                 {
                     Battery = new BatteryDesign { Fitted = false },
                     Inverter = new InverterDesign { Fitted = false },
-                    Generator = new GeneratorDesign { Fitted = true, Kind = GeneratorKind.Conventional, RatedW = 2600, MaximumW = 3200, AllowedFrom = 8,
-                        AllowedTo = 22, CoAlarm = true },
+                    Generator = new GeneratorDesign
+                    {
+                        Fitted = true,
+                        Kind = GeneratorKind.Conventional,
+                        RatedW = 2600,
+                        MaximumW = 3200,
+                        AllowedFrom = 8,
+                        AllowedTo = 22,
+                        CoAlarm = true
+                    },
                 },
             },
             Unit = new UnitDesign { Chosen = "RT-11-115", Work = WorkKind.SoftStarter },

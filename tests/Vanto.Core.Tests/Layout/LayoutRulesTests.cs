@@ -164,7 +164,8 @@ public class LayoutRulesTests
     [Fact]
     public void A_route_keeps_its_length_turned_and_reversed()
     {
-        var any = from p in Gen.Select(Gen.Double[-3, 3], Gen.Double[-3, 3], Gen.Double[0, 3]).Array[3, 6] select Points([.. p.Select(q => (q.Item1,
+        var any = from p in Gen.Select(Gen.Double[-3, 3], Gen.Double[-3, 3], Gen.Double[0, 3]).Array[3, 6]
+                  select Points([.. p.Select(q => (q.Item1,
             q.Item2, q.Item3))]);
         any.Sample(points =>
         {

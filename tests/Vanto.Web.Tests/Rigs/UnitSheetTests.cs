@@ -60,8 +60,12 @@ public class UnitSheetTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task A_rig_is_begun_from_three_answers_as_they_were_typed()
     {
-        var quick = new { inputs = new { kind = "bus", place = "Saltpan" }, typed = new { lengthM = "27 ft", hottestC = "105 °F", batteryWh = "10 kWh" },
-            units = "customary" };
+        var quick = new
+        {
+            inputs = new { kind = "bus", place = "Saltpan" },
+            typed = new { lengthM = "27 ft", hottestC = "105 °F", batteryWh = "10 kWh" },
+            units = "customary"
+        };
         var view = await Read(await server.Http.PostAsJsonAsync("/api/rigs", new { name = "Quoted", quick }), HttpStatusCode.Created);
         view.Text("/design/survey/kind").ShouldBe("bus");
         view.Number("/design/survey/space/lengthM").ShouldBe(8.2296, 1e-9);

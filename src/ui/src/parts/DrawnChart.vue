@@ -19,7 +19,7 @@ const { width, height: tall } = useElementSize(box);
 
 /** On a narrow screen a legend is pushed sideways; in two rows it would lie on the lines. */
 const narrow = window.matchMedia('(max-width: 700px)').matches;
-const pushed = (legend: unknown) => ({ ...(legend as object), type: 'scroll', left: 28, right: 0 });
+const pushed = (legend: unknown) => ({ ...(legend as object), type: 'scroll', left: 44, right: 0 });
 const fitting = (option: EChartsCoreOption): EChartsCoreOption =>
   narrow && option.legend ? { ...option, legend: [option.legend].flat().map(pushed) } : option;
 

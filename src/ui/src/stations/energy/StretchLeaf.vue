@@ -22,9 +22,9 @@ const verdict = computed<Verdict>(() => ({
 const asked = computed(() => rig.design!.energy.stretch);
 const battery = computed(() => rig.design!.survey.sources.battery.fitted);
 
-/** A day without its year, month first as in a whole date. */
+/** A day without its year, as the sentences say it. */
 const dayOf = (month: number, date: number, hour = 0) =>
-  new Date(Date.UTC(2025, month - 1, date) + hour * 3600000).toISOString().slice(5, 10);
+  new Date(Date.UTC(2025, month - 1, date) + hour * 3600000).toLocaleString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' });
 const day = (hour: number) => dayOf(asked.value.month, asked.value.day, hour);
 
 const { refused, propose } = useProposal();

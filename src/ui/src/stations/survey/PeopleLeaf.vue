@@ -122,4 +122,10 @@ const percent = (h: number) => `${(100 * h) / 24}%`;
   justify-content: space-between;
   font-size: 12.5px;
 }
+@media (max-width: 700px) {
+  .hours span:nth-child(even) {
+    visibility: hidden;
+    width: 0;
+  }
+}
 </style>

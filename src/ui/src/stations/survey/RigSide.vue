@@ -8,13 +8,13 @@ import { shown } from '../../parts/show';
 const props = defineProps<{ survey: SurveyDesign; unit: AcUnit | null; tall?: boolean }>();
 const shape = computed(() => shapeOf(props.survey));
 const split = computed(() => !!props.unit && !props.unit.kind.toLowerCase().includes('rooftop'));
+const size = computed(() => Math.max((shape.value.length + shape.value.nose + 2) / 60, 0.13));
 const box = computed(() => {
   const left = -shape.value.nose - 0.9;
-  const width = shape.value.length + shape.value.nose + 2;
+  const width = shape.value.length + shape.value.nose + 1.9 + 9 * size.value;
   const top = -shape.value.height - 1.05;
   return { left, top, width, height: shape.value.height + 2.2 };
 });
-const size = computed(() => Math.max(box.value.width / 60, 0.13));
 </script>
 
 <template>
@@ -28,7 +28,7 @@ const size = computed(() => Math.max(box.value.width / 60, 0.13));
       <line :x1="box.left" :x2="box.left + box.width" y1="0.56" y2="0.56" class="ground" />
       <RigElevation :survey="survey" :split="split" :has-unit="!!unit" />
       <line v-for="p in spacesOf(survey).slice(1)" :key="p.path" :x1="p.from" :x2="p.from" y1="0" :y2="-shape.height" class="partition" />
-      <g class="dimension" :font-size="size * 1.25">
+      <g class="dimension" :style="{ '--size': `${size}px` }">
         <path :d="`M 0 0.75 v 0.2 M ${shape.length} 0.75 v 0.2 M 0 0.85 H ${shape.length}`" />
         <text :x="shape.length / 2" :y="0.8 - size * 0.15" text-anchor="middle">{{ shown(shape.length, 'length') }}</text>
         <path
@@ -68,8 +68,18 @@ svg.tall {
   fill: none;
 }
 .dimension text {
+  font-size: calc(1.25 * var(--size));
   fill: var(--ink);
   font-weight: 620;
+}
+@media (max-width: 700px) {
+  svg,
+  svg.tall {
+    height: auto;
+  }
+  .dimension text {
+    font-size: calc(2.2 * var(--size));
+  }
 }
 figcaption {
   font-size: 13px;

@@ -5,11 +5,11 @@ import AskRows from '../../parts/AskRows.vue';
 import { ribs, skin } from './asked';
 
 /** The build of one skin, its ribs as measured, or its layers. */
-defineProps<{ path: string; title: string; open?: boolean; whole?: boolean }>();
+withDefaults(defineProps<{ path: string; title: string; open?: boolean; whole?: boolean }>(), { open: true });
 </script>
 
 <template>
-  <AskGroup :title="title" :open="open ?? true">
+  <AskGroup :title="title" :open="open">
     <AskField v-for="f in skin" :key="f" :path="`${path}/${f}`" />
     <template v-if="whole">
       <AskGroup title="ribs as measured" :open="false">
