@@ -152,7 +152,7 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         var strings = array.Chosen is { } s ? Phrase.Of($"; {s.Series} in a string give {s.VocColdV:Voltage} on the coldest morning") : Phrase.Empty;
         return new Dictionary<string, Phrase>
         {
-            ["roof"] = Phrase.Of($"{count} {(count == 1 ? "module" : "modules")} planned, {fits} fit in straight rows{strings}."),
+            ["roof"] = Phrase.Of($"{Calls.Many(count, "module")} planned, {fits} fit in straight rows{strings}."),
             ["by-hand"] = Phrase.Of($"By hand {budget.HandWh:Energy} a day, simulated {budget.SimulatedWh:Energy}."),
         };
     }

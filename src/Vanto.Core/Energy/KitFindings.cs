@@ -1,4 +1,5 @@
 using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
 using Vanto.Core.Start;
 using Vanto.Core.Unit;
 
@@ -71,7 +72,7 @@ internal sealed class KitFindings(IKitSearch search, EnergyInputs inputs, StartD
         var failing = scenarios.Where(s => s.FittedMinSoc is not { } soc || soc < inputs.ReserveSoc).ToList();
         if (failing.Count > 0)
             yield return Finding.Of(FindingCode.SizeFitted, Severity.Caution,
-                $"What is fitted now, {fitted.Batteries} blocks and {fitted.Modules} modules, does not hold {failing[0].Words}.");
+                $"What is fitted now, {Calls.Many(fitted.Batteries, "block")} and {Calls.Many(fitted.Modules, "module")}, does not hold {failing[0].Words}.");
     }
 
     private DesignEdit Sizing(Func<SizingDesign, SizingDesign> change) =>
@@ -91,7 +92,7 @@ internal sealed class KitFindings(IKitSearch search, EnergyInputs inputs, StartD
 
     private Remedy TakeUnit(AcUnit unit, KitPoint? kit) => new(Phrase.Of($"take {unit.Name}"),
         kit is null ? Phrase.Of($"it holds the cabin, but no kit within the limits carries it")
-            : Phrase.Of($"the smallest that holds it; {kit.Batteries} blocks and {kit.Modules} modules then carry it"),
+            : Phrase.Of($"the smallest that holds it; {Calls.Many(kit.Batteries, "block")} and {Calls.Many(kit.Modules, "module")} then carry it"),
         DesignEdit.Of(inputs.UnitDesign, u => u with { Chosen = unit.Id }));
 
     private Finding Limits() =>

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
+using Vanto.Core.Quantities;
 using Vanto.Core.Start;
 
 namespace Vanto.Core.Energy;
@@ -89,8 +90,8 @@ public sealed record SizingResult
 
     /// <summary>The kit that it comes to, in a sentence.</summary>
     public Phrase Answer => (LastsTheYear ?? Frontier.Where(p => p.Kit.SetpointC == SetpointC).MinBy(p => p.Kit.Cost)) is { } least
-        ? Phrase.Of($"{least.Kit.Batteries} battery {(least.Kit.Batteries == 1 ? "block" : "blocks")} and {least.Kit.Modules} "
-            + $"{(least.Kit.Modules == 1 ? "module" : "modules")} at {least.Kit.SetpointC:Temperature}"
+        ? Phrase.Of($"{Calls.Many(least.Kit.Batteries, "battery block")} and {Calls.Many(least.Kit.Modules, "module")} "
+            + $"at {least.Kit.SetpointC:Temperature}"
             + $"{(LastsTheYear is null ? "" : ", and they last the year")}.")
         : Frontier.Count > 0 ? Phrase.Of($"Nothing within the limits holds {SetpointC:Temperature}; warmer it goes.")
         : Phrase.Of($"No kit within the limits does it.");

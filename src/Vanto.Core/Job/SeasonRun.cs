@@ -25,7 +25,7 @@ public sealed record SeasonResult
     public required PartLoadYear? PartLoad { get; init; }
 
     /// <summary>What the year asks, in a sentence.</summary>
-    public Phrase Answer => Phrase.Of($"{1000 * CoolingKWh:HeatEnergy} of cooling in {CoolingHours} hours, {1000 * HeatingKWh:HeatEnergy} of heating.");
+    public Phrase Answer => Phrase.Of($"{1000 * CoolingKWh:HeatEnergy} of cooling in {CoolingHours:Count} hours, {1000 * HeatingKWh:HeatEnergy} of heating.");
 
     public required IReadOnlyList<Finding> Findings { get; init; }
 }

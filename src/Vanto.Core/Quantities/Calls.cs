@@ -12,6 +12,9 @@ public static class Calls
     public static string Name(Type type, string member) =>
         type.GetField(member)?.GetCustomAttribute<CalledAttribute>()?.Name ?? Spaced(member);
 
+    /// <summary>A count with its noun: 1 module, 3 modules.</summary>
+    public static string Many(int count, string one, string? more = null) => $"{count} {(count == 1 ? one : more ?? one + "s")}";
+
     private static string Spaced(string name) =>
         string.Concat(name.Select((c, i) => i > 0 && char.IsUpper(c) ? " " + char.ToLowerInvariant(c) : char.ToLowerInvariant(c).ToString()));
 }

@@ -113,13 +113,13 @@ public sealed class SurveyStation : Station<SurveyAssessment>
         ];
         var bank = sources.Battery.Fitted ? Phrase.Of($"{1000 * sources.Battery.BankKWh:Energy} of battery") : Phrase.Of($"No battery");
         var modules = sources.Modules.Count == 0 ? Phrase.Of($"no modules") : Phrase.Of(
-            $"{sources.Modules.Count} {(sources.Modules.Count == 1 ? "module" : "modules")}, {sources.Modules.Count * sources.Modules.RatedW:ElectricPower}");
+            $"{Calls.Many(sources.Modules.Count, "module")}, {sources.Modules.Count * sources.Modules.RatedW:ElectricPower}");
         return new Dictionary<string, Phrase>
         {
             ["skin"] = Phrase.Of($"{(spaces == 1 ? "One space" : $"{spaces} spaces")}; the walls lose {wallU:ThermalTransmittance}."),
             ["windows"] = panes == 0 ? Phrase.Of($"No windows yet.") : Phrase.Of(
-                $"{panes} {(panes == 1 ? "pane" : "panes")}, {faces.Sum(f => f.GlassM2):Area} of glass; most of it {Where(glassiest!.Side!.Value)}."),
-            ["people"] = Phrase.Of($"{survey.People.Count} {(survey.People.Count == 1 ? "person" : "people")}; devices inside give off {inside:ElectricPower} "
+                $"{Calls.Many(panes, "pane")}, {faces.Sum(f => f.GlassM2):Area} of glass; most of it {Where(glassiest!.Side!.Value)}."),
+            ["people"] = Phrase.Of($"{Calls.Many(survey.People.Count, "person", "people")}; devices inside give off {inside:ElectricPower} "
                 + $"when all are on."),
             ["board"] = Phrase.Of($"{bank}, {modules}{(others.Length == 0 ? "" : ", " + string.Join(", ", others))}."),
             ["place"] = Phrase.Of($"{place.DryBulbC:Temperature} at the hottest hour, {place.NightLowC:Temperature} at night, {place.ElevationM:Length} up."),

@@ -128,8 +128,8 @@ const scenarios: SheetColumn<SizingScenario>[] = [
   { key: 'kept', label: 'fitted keeps', number: true, text: (s) => kept(s.fittedMinSoc) },
 ];
 const steps: SheetColumn<StepGain>[] = [
-  { key: 'words', label: 'one step more', text: (s) => say(s.words), wide: true },
-  { key: 'buys', label: 'lowest charge', text: (s) => `${stands(s.before)} → ${stands(s.after)}, ${howMany(s.after)}`, wide: true },
+  { key: 'words', label: 'one step more', text: (s) => say(s.words), width: 100 },
+  { key: 'buys', label: 'lowest charge', text: (s) => `${stands(s.before)} → ${stands(s.after)}, ${howMany(s.after)}`, width: 150 },
   { key: 'take', label: '' },
 ];
 </script>
