@@ -28,7 +28,8 @@ public static class ServerPromises
                 rows.Add(Measured.Of("first page: scripts gzip", 300, "kB", [FirstPageBytes() / 1000.0]));
             }
             if (File.Exists("/usr/bin/chromedriver"))
-                rows.AddRange([await Keystroke(Path.Combine(folder.FullName, "keys.db"), 0), await Keystroke(Path.Combine(folder.FullName, "keys3.db"), 1)]);
+                rows.AddRange([await Keystroke(Path.Combine(folder.FullName, "keys.db"), 0), await Keystroke(Path.Combine(folder.FullName, "keys3.db"), 1),
+                    await HeadMoved(Path.Combine(folder.FullName, "head.db"))]);
             else
                 Console.WriteLine("no chromedriver here: the keystroke is not measured");
         }
@@ -122,7 +123,25 @@ public static class ServerPromises
         return memory.Length;
     }
 
-    private static async Task<Measured> Keystroke(string store, int moreSpaces)
+    /// <summary>A field typed again and again until the ledger and the charts have followed.</summary>
+    private static Task<Measured> Keystroke(string store, int moreSpaces) => InBrowser(store, moreSpaces, "load", "canvas",
+        $"keystroke in a field to ledger and charts repainted ({2 + moreSpaces} spaces)", """
+            const input = document.querySelector("input[data-path='/survey/place/dryBulbC']");
+            const watched = document.querySelector("[data-ledger='heat']");
+            const act = i => {
+              input.value = String(38 + (i % 7) * 0.7 + (i % 2));
+              input.dispatchEvent(new Event('input', { bubbles: true }));
+            };
+        """);
+
+    /// <summary>The head moved by a key until it is judged where it stands.</summary>
+    private static Task<Measured> HeadMoved(string store) => InBrowser(store, 0, "layout", "[data-head]", "the head moved to its place judged and drawn", """
+            const watched = document.querySelector('[data-verdict]').parentElement;
+            const act = i => document.querySelector('[data-head]').dispatchEvent(
+              new KeyboardEvent('keydown', { key: i % 2 ? 'ArrowLeft' : 'ArrowRight', bubbles: true }));
+        """);
+
+    private static async Task<Measured> InBrowser(string store, int moreSpaces, string page, string once, string title, string script)
     {
         var process = await Start(store, "--demo");
         using var http = new HttpClient { BaseAddress = Address };
@@ -149,24 +168,21 @@ public static class ServerPromises
             "--disable-component-update", "--disable-sync", "--window-size=1280,800");
         using var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin"), options);
         driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromSeconds(60);
-        driver.Navigate().GoToUrl(new Uri(Address, $"/rig/{marigold}/load"));
-        while (driver.FindElements(By.CssSelector("canvas")).Count == 0)
+        driver.Navigate().GoToUrl(new Uri(Address, $"/rig/{marigold}/{page}"));
+        while (driver.FindElements(By.CssSelector(once)).Count == 0)
             await Task.Delay(50);
-        var times = (IReadOnlyCollection<object>)driver.ExecuteAsyncScript("""
+        var times = (IReadOnlyCollection<object>)driver.ExecuteAsyncScript(script + """
             const done = arguments[arguments.length - 1];
-            const input = document.querySelector("input[data-path='/survey/place/dryBulbC']");
-            const ledger = document.querySelector("[data-ledger='heat']");
             const times = [];
             const frame = () => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(r)));
             (async () => {
               for (let i = 0; i < 60; i++) {
                 const moved = new Promise(r => {
                     const o = new MutationObserver(() => { o.disconnect(); r(); });
-                    o.observe(ledger, { subtree: true, childList: true, characterData: true });
+                    o.observe(watched, { subtree: true, childList: true, characterData: true, attributes: true });
                 });
                 const began = performance.now();
-                input.value = String(38 + (i % 7) * 0.7 + (i % 2));
-                input.dispatchEvent(new Event('input', { bubbles: true }));
+                act(i);
                 await moved;
                 await frame();
                 if (i >= 10) times.push(performance.now() - began);
@@ -176,7 +192,7 @@ public static class ServerPromises
             })();
             """)!;
         Stop(process);
-        return Measured.Of($"keystroke in a field to ledger and charts repainted ({2 + moreSpaces} spaces)", 100, "ms", times.Select(Convert.ToDouble),
+        return Measured.Of(title, 100, "ms", times.Select(Convert.ToDouble),
             "server and browser on the same cores");
     }
 }

@@ -29,6 +29,9 @@ internal sealed class SheetPages(SKDocument document, string footer) : IDisposab
     private static readonly SKTypeface[] Regular = [Load("AtkinsonHyperlegibleNext-400"), Load("NotoSans-400")];
     private static readonly SKTypeface[] Bold = [Load("AtkinsonHyperlegibleNext-700"), Load("NotoSans-700")];
 
+    /// <summary>The typeface of papers.</summary>
+    public static SKTypeface Face => Regular[0];
+
     private SKCanvas? _canvas;
     private int _page;
     private float _y;
@@ -52,6 +55,45 @@ internal sealed class SheetPages(SKDocument document, string footer) : IDisposab
     {
         Room(height);
         draw(_y);
+        _y += height;
+    }
+
+    /// <summary>A table under its heading; a cell that is wider than its column goes on in the next line.</summary>
+    /// <param name="title">Heading.</param>
+    /// <param name="size">Of its letters.</param>
+    /// <param name="widths">Of its columns.</param>
+    /// <param name="heads">Over them.</param>
+    /// <param name="rows">Cells.</param>
+    public void Table(string title, float size, float[] widths, string[] heads, IEnumerable<string[]> rows)
+    {
+        Heading(title, Left);
+        var high = size * LineShare;
+        foreach (var (cells, colour) in rows.Select(r => (r, Ink)).Prepend((heads, Soft)))
+        {
+            var lines = cells.Zip(widths, (cell, width) => Lines(cell, size, width - CellGap, false).ToList()).ToList();
+            Row(high * lines.Max(l => l.Count), y =>
+            {
+                var x = Left;
+                foreach (var (cell, width) in lines.Zip(widths))
+                {
+                    for (var i = 0; i < cell.Count; i++)
+                        At(cell[i], size, x, y + size + i * high, colour);
+                    x += width;
+                }
+            });
+        }
+    }
+
+    private const float CellGap = 5;
+
+    /// <summary>A drawing of a height, at the top left of which the canvas stands.</summary>
+    public void Drawing(float height, Action<SKCanvas> draw)
+    {
+        Room(height);
+        Canvas.Save();
+        Canvas.Translate(Left, _y);
+        draw(Canvas);
+        Canvas.Restore();
         _y += height;
     }
 

@@ -124,6 +124,13 @@ public sealed class RigLog(VantoStore store)
         await store.SaveChangesAsync();
     }
 
+    /// <summary>Adds records, all or none.</summary>
+    public async Task Add(IReadOnlyList<RecordRow> records)
+    {
+        store.Records.AddRange(records);
+        await store.SaveChangesAsync();
+    }
+
     /// <summary>The next place in a rig's log.</summary>
     public async Task<long> NextOrder(Guid id) => await store.Records.Where(r => r.RigId == id).Select(r => (long?)r.Order).MaxAsync() + 1 ?? 1;
 
@@ -134,10 +141,29 @@ public sealed class RigLog(VantoStore store)
     {
         await store.Revisions.Where(r => r.RigId == id && r.Number > 1 && r.Number <= newest - KeptRevisions && r.Label == "").ExecuteDeleteAsync();
         await store.Database.ExecuteSqlAsync($"""
-            DELETE FROM Attachments WHERE RigId = {id} AND NOT EXISTS
+            DELETE FROM Attachments WHERE RigId = {id} AND length(Name) <> {PhotoName} AND NOT EXISTS
                 (SELECT 1 FROM Revisions WHERE Revisions.RigId = Attachments.RigId AND instr(Revisions.Design, lower(Attachments.Id)) > 0)
             """);
     }
+
+    /// <summary>A photograph's name is the hash of its content in hex; it is never let go while the rig is there.</summary>
+    private const int PhotoName = 64;
+
+    /// <summary>Keeps a photograph, once; false where there is no such rig.</summary>
+    public async Task<bool> KeepPhoto(AttachmentRow photo)
+    {
+        if (!await store.Rigs.AnyAsync(r => r.Id == photo.RigId))
+            return false;
+        if (await store.Attachments.AnyAsync(a => a.RigId == photo.RigId && a.Name == photo.Name))
+            return true;
+        store.Attachments.Add(photo);
+        await store.SaveChangesAsync();
+        return true;
+    }
+
+    /// <summary>A photograph by the hash of its content, or null.</summary>
+    public async Task<AttachmentRow?> Photo(Guid rigId, string sha256) => sha256.Length != PhotoName ? null
+        : await store.Attachments.AsNoTracking().FirstOrDefaultAsync(a => a.RigId == rigId && a.Name == sha256);
 
     /// <summary>A file of a rig, or null.</summary>
     public async Task<AttachmentRow?> Attachment(Guid rigId, Guid id) =>

@@ -4,6 +4,7 @@ using Microsoft.OpenApi;
 using Vanto.Core.Calculators;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
+using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
 using Vanto.Core.Survey;
@@ -14,7 +15,7 @@ namespace Vanto.Web;
 /// <summary>Writes for the interface's build what it shall not write a second time: units, fields, options, the API.</summary>
 public static class Describe
 {
-    private sealed record UnitView(string Symbol, double Factor, double Offset, int Decimals, int Digits, bool Bare);
+    private sealed record UnitView(string Symbol, double Factor, double Offset, int Decimals, int Digits, bool Bare, double WholeFrom);
 
     private sealed record GaugeView(string Name, double AreaMm2);
 
@@ -47,7 +48,7 @@ public static class Describe
         return 0;
     }
 
-    private static UnitView View(UnitOfMeasure unit) => new(unit.Symbol, unit.Factor, unit.Offset, unit.Decimals, unit.Digits, unit.Bare);
+    private static UnitView View(UnitOfMeasure unit) => new(unit.Symbol, unit.Factor, unit.Offset, unit.Decimals, unit.Digits, unit.Bare, unit.WholeFrom);
 
     private static Dictionary<string, IReadOnlyList<Option>> Options() => new()
     {
@@ -57,6 +58,7 @@ public static class Describe
         ["paints"] = [.. SurveyCatalogue.Paints.Select(p => new Option(p.Id, p.Name))],
         ["glazings"] = [.. SurveyCatalogue.Glazings.Select(g => new Option(g.Id, g.Name))],
         ["covers"] = [.. SurveyCatalogue.Covers.Select(c => new Option(c.Id, c.Name))],
+        ["bought"] = [.. TaskLibrary.Standard.Materials.Select(m => new Option(m.Id, m.Name))],
         ["units"] = [.. UnitCatalogue.All.Select(u => new Option(u.Id, u.Name))],
     };
 }

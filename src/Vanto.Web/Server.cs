@@ -11,10 +11,14 @@ using Vanto.Storage;
 using Vanto.Web.Calc;
 using Vanto.Web.Energy;
 using Vanto.Web.Handover;
+using Vanto.Web.Install;
 using Vanto.Web.Load;
+using Vanto.Web.Mount;
+using Vanto.Web.Plan;
 using Vanto.Web.Rigs;
 using Vanto.Web.Start;
 using Vanto.Web.Unit;
+using Vanto.Web.Wiring;
 
 namespace Vanto.Web;
 
@@ -185,6 +189,11 @@ public static class Server
         api.MapCatalogues();
         api.MapGet("/long-runs/{name}", (string name, LongRuns runs) => runs.Place(name)).WithTags("long runs");
         api.MapHandover();
+        api.MapMount();
+        api.MapWiring();
+        api.MapPlan();
+        api.MapInstall();
+        api.MapPhotos();
         api.MapUnits();
         api.MapProposals();
         api.MapSeason();

@@ -91,6 +91,27 @@ public class NewcomerTests
         screen.See(".verdict .headline", "By hand");
 
         Next(screen);
+        screen.See("h1", "Layout");
+        screen.Leaf("opening");
+        screen.See(".verdict .headline", "gasket is pressed");
+
+        Next(screen);
+        screen.See("h1", "Mount");
+        screen.See(".verdict .headline", "Its clamp holds");
+
+        Next(screen);
+        screen.See("h1", "Wiring");
+        screen.See(".verdict .headline", "14 AWG on 15 A");
+
+        Next(screen);
+        screen.See("h1", "Plan");
+        screen.See(".verdict .headline", "Done ");
+
+        Next(screen);
+        screen.See("h1", "Install");
+        screen.See(".verdict .headline", "Next: Confirm design");
+
+        Next(screen);
         screen.See("h1", "Commission");
         Commission(screen);
 

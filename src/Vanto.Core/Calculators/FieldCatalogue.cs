@@ -148,6 +148,10 @@ public static class FieldCatalogue
     private sealed record Checked(string Name, Func<object, object?> Get, FieldAttribute? Field, AskAttribute Ask, bool Required, bool Items);
 
     private static readonly AskAttribute Unasked = new("");
+
+    /// <summary>Characters of a text too long that its error repeats.</summary>
+    private const int Shown = 40;
+
     private static readonly ConcurrentDictionary<Type, Checked[]> Known = new();
 
     private static Checked[] Properties(Type type) => Known.GetOrAdd(type, t =>
@@ -169,7 +173,8 @@ public static class FieldCatalogue
             else if (value is Enum chosen && !Enum.IsDefined(chosen.GetType(), chosen))
                 errors.Add(InputError.Fault(at, chosen.ToString(), $"{at}: {chosen} is no choice"));
             else if (value is string text && text.Length > property.Ask.Longest)
-                errors.Add(InputError.Fault(at, text[..40] + "…", $"{at} has {text.Length} characters; at most {property.Ask.Longest} are taken"));
+                errors.Add(InputError.Fault(at, $"{text[..Math.Min(text.Length, Shown)]}…",
+                    $"{at} has {text.Length} characters; at most {property.Ask.Longest} are taken"));
             else if (property.Items && ((ICollection)value!).Count > property.Ask.Most)
                 errors.Add(InputError.Fault(at, $"{((ICollection)value).Count} rows",
                     $"{at} has {((ICollection)value).Count} rows; at most {property.Ask.Most} are taken"));

@@ -51,6 +51,9 @@ public static class PvStrings
             Phrase.Of($"lowestC must be {-40.0:Temperature} or warmer; got {lowestC:Temperature}"));
     }
 
+    /// <summary>Open volts of a string on a cold morning.</summary>
+    public static double ColdV(int series, double vocV, double perK, double lowestC) => series * vocV * (1 + perK * (lowestC - 25));
+
     /// <summary>Checks one design.</summary>
     /// <param name="module">The module.</param>
     /// <param name="input">What it feeds.</param>
@@ -61,7 +64,7 @@ public static class PvStrings
     /// <param name="stringsFused">Each string has its fuse.</param>
     public static PvStringResult Check(PvModule module, PvInput input, int series, int parallel, double lowestC, double hotCellC, bool stringsFused = false)
     {
-        var openCold = series * module.VocV * (1 + module.VocPerK * (lowestC - 25));
+        var openCold = ColdV(series, module.VocV, module.VocPerK, lowestC);
         var openTable = series * module.VocV * ColdFactor(lowestC);
         var powerHot = series * module.VmpV * (1 + module.PowerPerK * (hotCellC - 25));
         var powerCold = series * module.VmpV * (1 + module.PowerPerK * (lowestC - 25));

@@ -45,6 +45,12 @@ public static class Citations
     public static readonly Citation Moisture = new(nameof(Moisture), CitationKind.CommonPractice,
         "Water balance of a room; air, linings and soft furnishings hold ten times the water of the air alone (5 to 20, common practice)");
     public static readonly Citation ZoneMethod = new(nameof(ZoneMethod), CitationKind.CommonPractice, "Ribs and studs as extra conductance in parallel");
+    public static readonly Citation ThreePoints = new(nameof(ThreePoints), CitationKind.FromMemory,
+        "Malcolm, Roseboom, Clark, Fazar, Operations Research 7 (1959): mean and spread of a least, likely and greatest time");
+    public static readonly Citation IdealGas = new(nameof(IdealGas), CitationKind.Published, "Ideal gas law; nitrogen 296.8 J/(kg·K)");
+    public static readonly Citation Costing = new(nameof(Costing), CitationKind.CommonPractice, "Standard costing, as in any text of management accounting");
+    public static readonly Citation TaskTimes = new(nameof(TaskTimes), CitationKind.CommonPractice,
+        "Steps and minutes of one practised fitter; common practice, no published source");
     public static readonly Citation Trade = new(nameof(Trade), CitationKind.CommonPractice, "Common practice, no published source");
     public static readonly Citation CapacityBand = new(nameof(CapacityBand), CitationKind.FromMemory, "ACCA Manual S (2014): limits of capacity against load");
     public static readonly Citation Derate =
@@ -96,9 +102,51 @@ public static class Citations
     public static readonly Citation Arithmetic = new(nameof(Arithmetic), CitationKind.CommonPractice, "Arithmetic on the readings given");
     public static readonly Citation AirSide = new(nameof(AirSide), CitationKind.FromMemory, "Air-side heat balance, ASHRAE");
 
+    public static readonly Citation SoundNight = new(nameof(SoundNight), CitationKind.FromMemory,
+        "WHO guidelines for community noise (1999) and night noise guidelines for Europe (2009): 30 dB(A) at the pillow, 40 outdoors");
+    public static readonly Citation WorkingSpace = new(nameof(WorkingSpace), CitationKind.FromMemory, "NEC 110.26 and 440.14; local codes rule");
+    public static readonly Citation RoomCharge = new(nameof(RoomCharge), CitationKind.FromMemory,
+        "IEC 60335-2-40, annex GG; flammability limits of ISO 817; written for buildings, elsewhere guidance");
+
+    public static readonly Citation Statics = new(nameof(Statics), CitationKind.Published, "Statics and strength of materials, textbooks");
+    public static readonly Citation MountCases = new(nameof(MountCases), CitationKind.CommonPractice,
+        "Four times the weight, shocks of 2 g, 1 g braking and cornering; cargo rules ask less (49 CFR 393.102, EN 12195-1, from memory)");
+    public static readonly Citation MountScheme = new(nameof(MountScheme), CitationKind.CommonPractice,
+        "Factored load effect over design strength; the mixture of partial factors is the product's own, an engineer's word stands above it");
+    public static readonly Citation Bolts = new(nameof(Bolts), CitationKind.Published, "EN 1993-1-8:2005, table 3.4; thread by ISO 724, class by ISO 898-1");
+    public static readonly Citation Welds = new(nameof(Welds), CitationKind.Published, "EN 1993-1-8:2005, 4.5.3.3; welds as lines, textbook");
+    public static readonly Citation Struts = new(nameof(Struts), CitationKind.Published, "Johnson and Euler, machine-design textbooks");
+    public static readonly Citation Tubes = new(nameof(Tubes), CitationKind.Published, "EN 10219-2:2006, annex B");
+    public static readonly Citation WoodScrews = new(nameof(WoodScrews), CitationKind.FromMemory, "NDS 2018, chapter 12 and appendix N");
+    public static readonly Citation SheetScrews = new(nameof(SheetScrews), CitationKind.FromMemory, "AISI S100-16; Aluminum Design Manual for aluminium");
+    public static readonly Citation Laminates = new(nameof(Laminates), CitationKind.FromMemory, "ISO 12215-5:2008, annex; factor 3 is the product's own");
+    public static readonly Citation AnchorPaper = new(nameof(AnchorPaper), CitationKind.FromMemory,
+        "The anchor's own paper, typed; groups and edges after EN 1992-4:2018");
+    public static readonly Citation Shaking = new(nameof(Shaking), CitationKind.Published, "One mass on springs, vibration textbooks");
+    public static readonly Citation SeaWater = new(nameof(SeaWater), CitationKind.FromMemory, "Series in sea water, ASTM G82 style, ±0.1 V");
+    public static readonly Citation Concrete = new(nameof(Concrete), CitationKind.FromMemory,
+        "Maturity by Nurse and Saul; strength by ACI 209R-92; yields of bags common practice");
+    public static readonly Citation Drag = new(nameof(Drag), CitationKind.Published,
+        "Drag of a box, fluid mechanics textbooks; building roofs ASCE 7 from memory");
+    public static readonly Citation RoadLimits = new(nameof(RoadLimits), CitationKind.FromMemory,
+        "Height 4.00 m and width 2.55 m by Directive 96/53/EC; 4.115 m and 2.59 m in most US states");
+
+    public static readonly Citation WireTables = new(nameof(WireTables), CitationKind.FromMemory,
+        "Ampacity: NEC tables 310.16 and 310.15(B) (NFPA 70), IEC 60364-5-52, ABYC E-11, ISO 13297; recalled, not checked against the books");
+    public static readonly Citation DropFormula = new(nameof(DropFormula), CitationKind.Published,
+        "Ohm's law on two conductors; resistances NEC chapter 9, tables 8 and 9, and IEC 60228, from memory");
+    public static readonly Citation DcCable = new(nameof(DcCable), CitationKind.FromMemory,
+        "ABYC E-11: CM = 10.75·I·L/E; ISO 13297: S = 0.0164·I·L/E; fuses by their classes; the data sheet stands above");
+    public static readonly Citation PvWires = new(nameof(PvWires), CitationKind.FromMemory, "NEC 690.8 and 690.9; IEC 62548");
+    public static readonly Citation Conduits = new(nameof(Conduits), CitationKind.FromMemory, "NEC chapter 9, tables 1, 4 and 5, and 314.16(B)");
+    public static readonly Citation EarthWires = new(nameof(EarthWires), CitationKind.FromMemory, "NEC 250.122; IEC 60364-5-54, table 54.2");
+    public static readonly Citation PowerTests = new(nameof(PowerTests), CitationKind.FromMemory, "IEC 60364-6, IEC 61008, UL 943");
+
     public static readonly Citation DiffuseSplit =
         new(nameof(DiffuseSplit), CitationKind.FromMemory, "Erbs, Klein and Duffie 1982; cloud by Kasten and Czeplak 1980");
     public static readonly Citation DoorFlow = new(nameof(DoorFlow), CitationKind.FromMemory, "Two-way buoyant flow through a door in coefficient form");
+    public static readonly Citation Leakage = new(nameof(Leakage), CitationKind.FromMemory,
+        "ASHRAE Handbook Fundamentals, ch. 16: basic model of leakage, one storey, little sheltered");
     public static readonly Citation Breath = new(nameof(Breath), CitationKind.CommonPractice,
         "0.0052 L/s of carbon dioxide a seated adult, 0.0036 asleep; 5,000 ppm is the usual workplace limit, from memory");
     public static readonly Citation MadeWeather = new(nameof(MadeWeather), CitationKind.Definition,

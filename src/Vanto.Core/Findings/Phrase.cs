@@ -84,6 +84,9 @@ public readonly struct PhraseHandler
     /// <summary>Called by the compiler for words. A brace in them, as in a device called "{0}", is kept from being taken for a measure.</summary>
     public void AppendFormatted(string text) => _template.Append(text.Replace("{", "{\u200B"));
 
+    /// <summary>Called by the compiler for a letter, which else would count as a whole number.</summary>
+    public void AppendFormatted(char letter) => AppendFormatted(letter.ToString());
+
     /// <summary>Called by the compiler for whole numbers.</summary>
     public void AppendFormatted(int number) => _template.Append(number);
 

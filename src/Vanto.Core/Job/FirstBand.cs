@@ -44,10 +44,14 @@ public static class FirstBand
     /// <summary>The rig that the answers describe, all else as is usual of its kind; what Survey goes on from.</summary>
     /// <param name="answers">The answers.</param>
     /// <param name="name">Its name.</param>
+    /// <exception cref="InputException">A battery, an inverter or modules smaller than any that Survey knows.</exception>
     public static JobDesign Design(QuickAnswers answers, string name)
     {
+        var few = TooSmall(answers).ToList();
+        if (few.Count > 0)
+            throw new InputException(few);
         var rig = RigPresets.New(answers.Kind, name);
-        var volts = answers.InverterW > LowVoltageUpToW ? 24 : 12;
+        var volts = Volts(answers);
         var blocks = Math.Clamp((int)Math.Ceiling(answers.BatteryWh / volts / LargestBlockAh), 1, 40);
         var modules = (int)Math.Round(answers.SolarW / ModuleW, MidpointRounding.AwayFromZero);
         return rig with
@@ -63,12 +67,12 @@ public static class FirstBand
                         Fitted = answers.BatteryWh > 0,
                         NominalV = volts,
                         Blocks = blocks,
-                        BlockAh = Math.Clamp(answers.BatteryWh / volts / blocks, 5, 2000),
+                        BlockAh = answers.BatteryWh > 0 ? answers.BatteryWh / volts / blocks : rig.Survey.Sources.Battery.BlockAh,
                     },
                     Inverter = rig.Survey.Sources.Inverter with
                     {
                         Fitted = answers.InverterW > 0,
-                        RatedW = Math.Max(100, answers.InverterW),
+                        RatedW = answers.InverterW > 0 ? answers.InverterW : rig.Survey.Sources.Inverter.RatedW,
                     },
                     Modules = rig.Survey.Sources.Modules with
                     {
@@ -79,6 +83,27 @@ public static class FirstBand
             },
         };
     }
+
+    /// <summary>Between nothing and the least that Survey knows there is no rig to begin with.</summary>
+    private static IEnumerable<InputError> TooSmall(QuickAnswers answers)
+    {
+        foreach (var (field, called, kind, given, least) in new[]
+        {
+            ("batteryWh", "Battery", QuantityKind.Energy, answers.BatteryWh, Volts(answers) * Least("/survey/sources/battery/blockAh")),
+            ("inverterW", "Inverter", QuantityKind.ElectricPower, answers.InverterW, Least("/survey/sources/inverter/ratedW")),
+            ("solarW", "Solar modules together", QuantityKind.ElectricPower, answers.SolarW, Least("/survey/sources/modules/ratedW")),
+        })
+            if (given > 0 && given < least)
+            {
+                var got = new Measure(given, kind);
+                yield return InputError.Fault(field, Phrase.Of(got),
+                    Phrase.Exactly($"{called} must be 0 or at least {{0}}; got {{1}}.", new(least, kind), got));
+            }
+    }
+
+    private static double Least(string path) => JobFile.Fields.First(f => f.Path == path).Min ?? 0;
+
+    private static double Volts(QuickAnswers answers) => answers.InverterW > LowVoltageUpToW ? 24 : 12;
 
     /// <summary>Capacity, start and night of three answers, as a band.</summary>
     [Calculator("first-band", "A first band", "Which capacity, whether it starts, whether the night holds, from three answers at the quote",

@@ -38,6 +38,11 @@ public sealed record JobAssessment(
     [JsonIgnore] public SurveyAssessment? Survey => Of<SurveyAssessment>();
     [JsonIgnore] public LoadAssessment? Load => Of<LoadAssessment>();
     [JsonIgnore] public UnitAssessment? Unit => Of<UnitAssessment>();
+    [JsonIgnore] public Layout.LayoutAssessment? Layout => Of<Layout.LayoutAssessment>();
+    [JsonIgnore] public Wiring.WiringAssessment? Wiring => Of<Wiring.WiringAssessment>();
+    [JsonIgnore] public Install.InstallAssessment? Install => Of<Install.InstallAssessment>();
+    [JsonIgnore] public Plan.PlanAssessment? Plan => Of<Plan.PlanAssessment>();
+    [JsonIgnore] public Mount.MountAssessment? Mount => Of<Mount.MountAssessment>();
     [JsonIgnore] public StartAssessment? Start => Of<StartAssessment>();
     [JsonIgnore] public EnergyAssessment? Energy => Of<EnergyAssessment>();
     [JsonIgnore] public CommissionAssessment? Commission => Of<CommissionAssessment>();

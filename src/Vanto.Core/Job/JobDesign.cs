@@ -2,12 +2,16 @@ using System.Reflection;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Handover;
+using Vanto.Core.Layout;
+using Vanto.Core.Mount;
 using Vanto.Core.Load;
+using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
 using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
+using Vanto.Core.Wiring;
 
 namespace Vanto.Core.Job;
 
@@ -26,6 +30,10 @@ public sealed record JobDesign : DesignPart
     public UnitDesign Unit { get; init; } = new();
     public StartDesign Start { get; init; } = new();
     public EnergyDesign Energy { get; init; } = new();
+    public LayoutDesign Layout { get; init; } = new();
+    public MountDesign Mount { get; init; } = new();
+    public WiringDesign Wiring { get; init; } = new();
+    public PlanDesign Plan { get; init; } = new();
     public HandoverDesign Handover { get; init; } = new();
     [Ask("Options kept for comparison", Most = 24)] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
     [Ask("Compared with", Help = "the option pinned as the baseline; empty takes the design as it stands")] public string Baseline { get; init; } = "";
@@ -46,6 +54,10 @@ public sealed record JobDesign : DesignPart
             Unit = edit.Apply(whole.Unit),
             Start = edit.Apply(whole.Start),
             Energy = edit.Apply(whole.Energy),
+            Layout = edit.Apply(whole.Layout),
+            Mount = edit.Apply(whole.Mount),
+            Wiring = edit.Apply(whole.Wiring),
+            Plan = edit.Apply(whole.Plan),
             Handover = edit.Apply(whole.Handover),
         };
     }

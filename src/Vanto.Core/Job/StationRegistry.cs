@@ -3,11 +3,16 @@ using System.Text.Json.Serialization.Metadata;
 using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Handover;
+using Vanto.Core.Install;
+using Vanto.Core.Layout;
 using Vanto.Core.Load;
+using Vanto.Core.Mount;
+using Vanto.Core.Plan;
 using Vanto.Core.Start;
 using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
+using Vanto.Core.Wiring;
 
 namespace Vanto.Core.Job;
 
@@ -22,6 +27,11 @@ public sealed class StationRegistry(IReadOnlyList<Station> all)
         new UnitStation(),
         new StartStation(),
         new EnergyStation(),
+        new LayoutStation(),
+        new MountStation(),
+        new WiringStation(),
+        new PlanStation(),
+        new InstallStation(),
         new CommissionStation(),
         new HandoverStation(),
     ]);

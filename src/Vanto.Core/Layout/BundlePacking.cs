@@ -40,71 +40,88 @@ public static class BundlePacking
     private static bool Fits(double[] radii, double round)
     {
         var used = new bool[radii.Length];
+        var laid = new Disc[radii.Length];
         for (var first = 0; first < radii.Length; first++)
         {
             if (first > 0 && radii[first] == radii[first - 1])
                 continue;
             used[first] = true;
-            if (Lay(radii, used, [new Disc(round - radii[first], 0, radii[first])], round))
+            laid[0] = new Disc(round - radii[first], 0, radii[first]);
+            if (Lay(radii, used, laid, 1, round))
                 return true;
             used[first] = false;
         }
         return false;
     }
 
-    private static bool Lay(double[] radii, bool[] used, List<Disc> laid, double round)
+    /// <summary>
+    /// Lays each disc that is left at each place where it touches two things already there (the round and a disc, or two discs), and opposite the
+    /// first. The second is laid on one side only: the other is its mirror image.
+    /// </summary>
+    private static bool Lay(double[] radii, bool[] used, Disc[] laid, int count, double round)
     {
-        if (laid.Count == radii.Length)
+        if (count == radii.Length)
             return true;
         var last = double.NaN;
         for (var i = 0; i < radii.Length; i++)
         {
-            if (used[i] || radii[i] == last)
+            var r = radii[i];
+            if (used[i] || r == last)
                 continue;
-            last = radii[i];
-            foreach (var place in Corners(laid, radii[i], round).Where(p => Free(p, laid, round)))
-            {
-                used[i] = true;
-                laid.Add(place);
-                if (Lay(radii, used, laid, round))
-                    return true;
-                laid.RemoveAt(laid.Count - 1);
-                used[i] = false;
-            }
+            last = r;
+            used[i] = true;
+            if (count == 1 && Put(new Disc(r - round, 0, r)))
+                return true;
+            for (var a = -1; a < count; a++)
+                for (var b = a + 1; b < count; b++)
+                {
+                    var one = a < 0 ? new Disc(0, 0, round - r) : laid[a] with { R = laid[a].R + r };
+                    var (cross, x1, y1, x2, y2) = Crossings(one, laid[b] with { R = laid[b].R + r });
+                    if (!cross)
+                        continue;
+                    if ((count > 1 || y1 >= 0) && Put(new Disc(x1, y1, r)) || (count > 1 || y2 >= 0) && Put(new Disc(x2, y2, r)))
+                        return true;
+                }
+            used[i] = false;
         }
         return false;
+
+        bool Put(Disc place)
+        {
+            if (!Free(place, laid, count, round))
+                return false;
+            laid[count] = place;
+            return Lay(radii, used, laid, count + 1, round);
+        }
     }
 
-    private static bool Free(Disc d, List<Disc> laid, double round) => Math.Sqrt(d.X * d.X + d.Y * d.Y) + d.R <= round + Close * round
-        && laid.All(o => Math.Sqrt((d.X - o.X) * (d.X - o.X) + (d.Y - o.Y) * (d.Y - o.Y)) >= d.R + o.R - Close * round);
-
-    /// <summary>Places that touch two things already there: the round and a disc, or two discs; and the one opposite the first.</summary>
-    private static IEnumerable<Disc> Corners(List<Disc> laid, double r, double round)
+    private static bool Free(Disc d, Disc[] laid, int count, double round)
     {
-        if (laid.Count == 1)
-            yield return new Disc(r - round, 0, r);
-        var circles = new List<Disc> { new(0, 0, round - r) };
-        circles.AddRange(laid.Select(d => d with { R = d.R + r }));
-        for (var i = 0; i < circles.Count; i++)
-            for (var j = i + 1; j < circles.Count; j++)
-                foreach (var (x, y) in Crossings(circles[i], circles[j]))
-                    yield return new Disc(x, y, r);
+        var room = round + Close * round - d.R;
+        if (room < 0 || d.X * d.X + d.Y * d.Y > room * room)
+            return false;
+        for (var i = 0; i < count; i++)
+        {
+            var (dx, dy, least) = (d.X - laid[i].X, d.Y - laid[i].Y, d.R + laid[i].R - Close * round);
+            if (dx * dx + dy * dy < least * least)
+                return false;
+        }
+        return true;
     }
 
-    private static IEnumerable<(double X, double Y)> Crossings(Disc a, Disc b)
+    /// <summary>Where two circles cross.</summary>
+    private static (bool Cross, double X1, double Y1, double X2, double Y2) Crossings(Disc a, Disc b)
     {
         var (dx, dy) = (b.X - a.X, b.Y - a.Y);
         var apart = Math.Sqrt(dx * dx + dy * dy);
         if (apart < 1e-15)
-            yield break;
+            return default;
         var along = (apart * apart + a.R * a.R - b.R * b.R) / (2 * apart);
         var square = a.R * a.R - along * along;
         if (square < -Close * (a.R * a.R + b.R * b.R))
-            yield break;
+            return default;
         var off = Math.Sqrt(Math.Max(0, square));
         var (x, y) = (a.X + along * dx / apart, a.Y + along * dy / apart);
-        yield return (x - off * dy / apart, y + off * dx / apart);
-        if (off > 0)
-            yield return (x + off * dy / apart, y - off * dx / apart);
+        return (true, x - off * dy / apart, y + off * dx / apart, x + off * dy / apart, y - off * dx / apart);
     }
 }

@@ -18,6 +18,7 @@ public readonly record struct Cell(double Left, double Low, double Right, double
 public sealed record HeadRegion(IReadOnlyList<Cell> Cells, bool HeightGivenUp)
 {
     private const double ColumnM = 0.005;
+    private const int MostColumns = 500;
 
     /// <summary>Area of the places, m².</summary>
     public double AreaM2 => Cells.Sum(c => c.Area);
@@ -85,7 +86,7 @@ public sealed record HeadRegion(IReadOnlyList<Cell> Cells, bool HeightGivenUp)
 
     private static List<double> Columns(double left, double right, IReadOnlyList<(double X, double Y)> ceiling, double headM)
     {
-        var count = (int)Math.Ceiling((right - left) / ColumnM);
+        var count = Math.Min(MostColumns, (int)Math.Ceiling((right - left) / ColumnM));
         return [.. Enumerable.Range(0, count + 1).Select(i => left + (right - left) * i / count)
             .Concat(ceiling.SelectMany(c => new[] { c.X, c.X - headM })).Where(x => x >= left && x <= right).Distinct().Order()];
     }
@@ -114,8 +115,8 @@ public readonly record struct Box(double X1, double Y1, double Z1, double X2, do
 /// <summary>Free space at the faces of an outdoor unit, m; infinite where nothing stands there.</summary>
 /// <param name="FrontM">Where it blows.</param>
 /// <param name="BackM">Behind it.</param>
-/// <param name="RightM">To its right, seen by who looks the way it blows: the left of who stands before it.</param>
-/// <param name="LeftM">To its left.</param>
+/// <param name="RightM">To the right of who stands before it.</param>
+/// <param name="LeftM">To the left of who stands before it.</param>
 /// <param name="TopM">Above it.</param>
 /// <param name="Collides">Whether something stands in it.</param>
 public sealed record OutdoorRoom(double FrontM, double BackM, double RightM, double LeftM, double TopM, bool Collides)

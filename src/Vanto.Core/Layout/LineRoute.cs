@@ -2,6 +2,22 @@ using Vanto.Core.Findings;
 
 namespace Vanto.Core.Layout;
 
+/// <summary>Small parts along the pipe; common practice.</summary>
+public static class LineParts
+{
+    private const double AtEachEndM = 0.5;
+    private const double MeasuringShare = 1.05;
+
+    /// <summary>Cable between head and outdoor unit, m, rounded up to a tenth.</summary>
+    /// <param name="pipeM">Of the way, bends in it.</param>
+    /// <param name="tailsM">Through the wall to both ends.</param>
+    public static double CableM(double pipeM, double tailsM) =>
+        Math.Ceiling((pipeM + tailsM + 2 * AtEachEndM) * MeasuringShare * 10 - 1e-9) / 10;
+
+    /// <summary>Straps of one straight run: one in each so many metres and one more.</summary>
+    public static int Straps(double runM, double apartM) => (int)Math.Ceiling(runM / apartM - 1e-9) + 1;
+}
+
 /// <summary>A point of a route, m.</summary>
 public readonly record struct RoutePoint(double X, double Y, double Z)
 {

@@ -35,8 +35,15 @@ public sealed record WallHole(double FallDeg, double AxisM, double ShownM, doubl
             thicknessM / Math.Cos(fall) + sleeveOutsideM * Math.Tan(fall) + proudM, inside, inside - fallM, upM - shown / 2 - daylightUpM);
     }
 
-    /// <summary>Fall that is usual: half an inch in a thick wall, 5 mm in a thin one; common practice.</summary>
-    public static double UsualFallM(double thicknessM) => thicknessM >= 0.10 ? 0.0127 : 0.005;
+    /// <summary>A drill that leans more wanders, degrees; common practice.</summary>
+    public const double SteepDeg = 10;
+
+    private const double ThickM = 0.10, InThickM = 0.0127, InThinM = 0.005;
+
+    /// <summary>Fall that is usual: half an inch in a thick wall, 5 mm in a thin one, in a sheet what a drill that does not wander gives; common
+    /// practice.</summary>
+    public static double UsualFallM(double thicknessM) =>
+        thicknessM >= ThickM ? InThickM : Math.Min(InThinM, 0.8 * thicknessM * Math.Tan(SteepDeg * Math.PI / 180));
 }
 
 /// <summary>A point carried to the other side of a wall from a corner that both sides have.</summary>

@@ -31,6 +31,15 @@ internal static class AirFindings
                 yield return Finding.Of(FindingCode.ShadeParking, Severity.Note,
                     $"Shade takes {1 - day.PeakW / bare:Fraction} off the peak: in the open it is {bare:Power}.");
         }
+        if (survey.Space.GapM2 > 0)
+        {
+            var gap = SurveyedSpace.Gap(survey, design.SetpointC);
+            var without = held.Solve(space with { FreshAirM3s = space.FreshAirM3s - gap }).PeakW;
+            yield return Finding.Of(FindingCode.GapAir, Severity.Caution,
+                Phrase.Of($"The gap round the unit lets in {gap:AirFlow} at the hottest hour: {Math.Max(0, day.PeakW - without):Power} of {day.PeakW:Power}."),
+                [new Remedy(Phrase.Of($"close the gap"), Phrase.Of($"{without:Power} at the peak"),
+                    DesignEdit.Of(survey, s => s with { Space = s.Space with { GapM2 = 0 } }))]);
+        }
         if (DampWall(survey, design, space) is { } damp)
             yield return damp;
     }

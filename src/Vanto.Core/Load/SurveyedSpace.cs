@@ -220,11 +220,15 @@ public static class SurveyedSpace
         };
     }
 
-    /// <summary>Fan and doors together, m³/s; doors at the hottest hour.</summary>
+    /// <summary>Air through the gap round a unit in a window, m³/s, at the hottest hour.</summary>
+    internal static double Gap(SurveyDesign survey, double setpointC) =>
+        AirExchange.GapM3s(survey.Space.GapM2, survey.Place.DryBulbC - setpointC, survey.Place.WindMs);
+
+    /// <summary>Fan, doors and a gap together, m³/s; doors and gap at the hottest hour.</summary>
     private static double FreshAir(SurveyDesign survey, double setpointC)
     {
         var volume = survey.Space.LengthM * survey.Space.WidthM * survey.Space.HeightM;
-        return survey.Airing.FanM3s + survey.Airing.Doors.Sum(d =>
+        return survey.Airing.FanM3s + Gap(survey, setpointC) + survey.Airing.Doors.Sum(d =>
             AirExchange.Door(volume, d.WidthM, d.HeightM, setpointC, survey.Place.DryBulbC, d.SecondsEach).ChangedM3 * d.OpeningsPerHour / 3600);
     }
 

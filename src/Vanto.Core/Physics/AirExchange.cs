@@ -13,6 +13,16 @@ public static class AirExchange
         return (flow, volumeM3 * (1 - Math.Exp(-flow * seconds / volumeM3)));
     }
 
+    /// <summary>Air through an open gap of a low building, m³/s: stack and wind of the ASHRAE basic leakage model, little sheltered, from memory.</summary>
+    /// <param name="areaM2">Open area.</param>
+    /// <param name="differenceK">Between indoors and outdoors.</param>
+    /// <param name="windMs">Wind.</param>
+    public static double GapM3s(double areaM2, double differenceK, double windMs)
+    {
+        const double stack = 0.000145, wind = 0.000246, squareCentimetres = 1e4, litres = 1e-3;
+        return litres * squareCentimetres * areaM2 * Math.Sqrt(stack * Math.Abs(differenceK) + wind * windMs * windMs);
+    }
+
     /// <summary>Steady carbon dioxide, ppm: 0.0052 L/s a seated adult, 0.0036 asleep (from memory).</summary>
     public static double CarbonDioxidePpm(double awake, double asleep, double freshLs) => 420 + (awake * 0.0052 + asleep * 0.0036) / freshLs * 1e6;
 

@@ -51,6 +51,15 @@ public sealed record BridgingInput : DesignPart
     [Field(Length, 0.1, 3, Label = "Rib to rib")] public double SpacingM { get; init; } = 0.4;
 }
 
+/// <summary>Inputs of <see cref="EnvelopeCalculators.Gap"/>.</summary>
+public sealed record WindowGapInput : DesignPart
+{
+    [Field(Area, 0, 0.5, Label = "Open area", Help = "type it as 60 cm²")] public double AreaM2 { get; init; } = 0.006;
+    [Field(Temperature, -50, 60, Label = "Inside")] public double InsideC { get; init; } = 25;
+    [Field(Temperature, -50, 60, Label = "Outside")] public double OutsideC { get; init; } = 38;
+    [Field(Speed, 0, 40, Label = "Wind")] public double WindMs { get; init; } = 2;
+}
+
 /// <summary>Inputs of <see cref="EnvelopeCalculators.Door"/>.</summary>
 public sealed record DoorExchangeInput : DesignPart
 {
@@ -147,6 +156,18 @@ public static class EnvelopeCalculators
             .Step("U_clear", "U between the ribs", "1/(ΣR)", $"R_si 0.13, R_se 0.04", clear, ThermalTransmittance, Citations.Films)
             .Step("U", "U with the ribs", "(UA_zone + (S − W_z)·U_clear)/S", $"S {i.SpacingM} m", u, ThermalTransmittance, Citations.ZoneMethod)
             .Step("U_extra", "Ribs add", "U − U_clear", $"{u:0.####} − {clear:0.####}", u - clear, ThermalTransmittance, Citations.ZoneMethod).Done();
+    }
+
+    [Calculator("window-gap", "Gap round a window unit", "How much air a gap lets in, and what it costs.",
+        CitationIds = [nameof(Citations.Leakage), nameof(Citations.Psychrometrics)])]
+    public static CalculationResult Gap(WindowGapInput i)
+    {
+        var flow = AirExchange.GapM3s(i.AreaM2, i.OutsideC - i.InsideC, i.WindMs);
+        var density = 1 / MoistAir.SpecificVolume(i.InsideC, MoistAir.RatioFromRh(i.InsideC, 50, Atmosphere.SeaLevelPa), Atmosphere.SeaLevelPa);
+        return new ResultBuilder()
+            .Step("Q", "Air let in", "A·√(C_s·ΔT + C_w·v²)", $"{i.AreaM2 * 1e4:0.#} cm², {i.WindMs} m/s", flow, AirFlow, Citations.Leakage)
+            .Step("q", "Sensible heat", "ρ·Q·c_p·ΔT", $"ΔT {i.OutsideC - i.InsideC:0.#} K", density * flow * 1017 * (i.OutsideC - i.InsideC), Power,
+                Citations.Psychrometrics).Done();
     }
 
     [Calculator("door-exchange", "Opening a door", "How much air an opened door changes, and what it costs.",

@@ -34,7 +34,8 @@ public static class Display
     /// <summary>
     /// The unit's decimals, fewer where they are more digits than the figure is worth; below nothing where it is rounded to tens and hundreds.
     /// </summary>
-    private static int Decimals(double value, UnitOfMeasure unit) => unit.Digits == 0 || value == 0 ? unit.Decimals
+    private static int Decimals(double value, UnitOfMeasure unit) => unit.WholeFrom > 0 && Math.Abs(value) >= unit.WholeFrom ? 0
+        : unit.Digits == 0 || value == 0 ? unit.Decimals
         : Math.Min(unit.Decimals, unit.Digits - 1 - (int)Math.Floor(Math.Log10(Math.Abs(value))));
 
     /// <summary>Feet from which inches are not said, and from which only whole ones are; common practice.</summary>

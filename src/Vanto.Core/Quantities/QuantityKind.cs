@@ -7,7 +7,8 @@ public enum QuantityKind
     ElectricPower, ApparentPower, Energy, HeatEnergy, Voltage, Current, Resistance, Charge, Angle, Latitude, Longitude,
     HourOfDay, Hours, Seconds, Milliseconds, Mass, AbsolutePressure, GaugePressure, AirFlow, Speed, Irradiance,
     ThermalTransmittance, ThermalResistance, Conductivity, HeatCapacity, HumidityRatio, Torque, ConductorArea, Fuel,
-    Degrees, Conductance, Enthalpy, SpecificVolume, Density, SpecificHeat, ReactivePower, Vacuum, Ratio, TimeMs,
+    Degrees, Conductance, Enthalpy, SpecificVolume, Density, SpecificHeat, ReactivePower, Vacuum, Ratio, TimeMs, Force, Stress, Frequency,
+    Stiffness,
 }
 
 /// <summary>The two display sets a person can switch between at a key.</summary>

@@ -20,6 +20,7 @@ public static class QuantityTable
     /// <summary>Pascals in one micron of mercury.</summary>
     public const double PascalsPerMicron = 101325.0 / 760 / 1000;
     private const double NewtonMetresPerFootPound = 0.3048 * 0.45359237 * 9.80665;
+    private const double PoundForce = 0.45359237 * 9.80665;
     private const double CubicMetresPerGallon = 231 * 0.0254 * 0.0254 * 0.0254;
     private const double CubicMetresPerSecondPerCfm = 0.3048 * 0.3048 * 0.3048 / 60;
 
@@ -49,13 +50,13 @@ public static class QuantityTable
 
         var metre = Unit("m", 1, 2, "metre", "metres", "meter", "meters") with { Digits = 3 };
         var centimetre = Unit("cm", 0.01, 1);
-        var millimetre = Unit("mm", 0.001, 1);
+        var millimetre = Unit("mm", 0.001, 1) with { Bare = true, WholeFrom = 100 };
         var foot = Unit("ft", 0.3048, 2, "'", "foot", "feet", "′");
         var inch = Unit("in", 0.0254, 2, "\"", "inch", "inches", "″", "''");
         yield return new(Length, "length", metre, foot, centimetre, millimetre, inch);
         yield return new(SmallLength, "length", millimetre, inch, metre, centimetre, foot);
         yield return new(Area, "area", Unit("m²", 1, 2, "m2", "sqm") with { Digits = 3 },
-            Unit("ft²", 0.09290304, 1, "ft2", "sqft", "sq ft") with { Digits = 3 });
+            Unit("ft²", 0.09290304, 1, "ft2", "sqft", "sq ft") with { Digits = 3 }, Unit("cm²", 1e-4, 0, "cm2"), Unit("in²", 0.0254 * 0.0254, 1, "in2"));
         yield return new(Volume, "volume", Unit("m³", 1, 2, "m3"), Unit("ft³", 0.028316846592, 1, "ft3", "cuft"),
             Unit("L", 0.001, 1, "l", "litre", "liter"), Unit("gal", CubicMetresPerGallon, 2, "us gal"));
 
@@ -130,6 +131,12 @@ public static class QuantityTable
         yield return Same(SpecificVolume, "specific volume", "m³/kg", 4);
         yield return Same(Density, "density", "kg/m³", 3);
         yield return new(Torque, "torque", Unit("N·m", 1, 1, "nm"), Unit("ft·lb", NewtonMetresPerFootPound, 1, "ftlb", "ft lb", "lbf·ft"));
+        var newton = Unit("N", 1, 0, "newton", "newtons") with { Digits = 3 };
+        yield return new(Force, "force", newton, Unit("lbf", PoundForce, 0) with { Digits = 3 }, Unit("kN", 1000, 2, "kn"));
+        yield return new(Stress, "stress", megapascal with { Decimals = 0, Aliases = ["mpa", "N/mm²"] }, Unit("ksi", 1000 * PascalsPerPsi, 1), psi);
+        yield return Same(Frequency, "frequency", "Hz", 1, "hz", "hertz");
+        yield return new(Stiffness, "stiffness", Unit("N/mm", 1000, 0, "n/mm") with { Digits = 3 },
+            Unit("lbf/in", PoundForce / 0.0254, 0, "lb/in") with { Digits = 3 }, Unit("N/m", 1, 0, "n/m"));
         yield return Same(ConductorArea, "conductor size", "mm²", 2, "mm2");
         yield return new(Fuel, "fuel", Unit("L", 1, 1, "litre", "litres"), Unit("gal", 3.785411784, 2), Unit("mL", 0.001, 0));
     }

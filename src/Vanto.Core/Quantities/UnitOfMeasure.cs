@@ -13,6 +13,9 @@ public sealed record UnitOfMeasure(string Symbol, double Factor, int Decimals, d
     /// <summary>Significant digits that a figure in it is worth; 0 where its decimals say all.</summary>
     public int Digits { get; init; }
 
+    /// <summary>From here on a figure in it is whole; 0 where its decimals stay.</summary>
+    public double WholeFrom { get; init; }
+
     /// <summary>True where a zero behind the point says nothing, as in 25 °C.</summary>
     public bool Bare { get; init; }
 

@@ -4,7 +4,7 @@ using Vanto.Core.Findings;
 namespace Vanto.Core.Stations;
 
 /// <summary>Part of the work a station belongs to.</summary>
-public enum StationPhase { Size, Build, Keep }
+public enum StationPhase { Size, Design, Build, Keep }
 
 /// <summary>One question of a station, with an address and a screen of its own.</summary>
 /// <param name="Name">Its name in addresses and in findings.</param>

@@ -142,6 +142,8 @@ public sealed record SpaceDesign : DesignPart
     [Field(QuantityKind.Length, 0.8, 10, Label = "Height")] public double HeightM { get; init; } = 1.9;
     [Field(QuantityKind.Number, 0, 60, Label = "Air changes an hour", Help = "tight 0.5, ordinary van 1 to 1.5, two roof vents ajar 3")]
     public double AirChangesPerHour { get; init; } = 1;
+    [Field(QuantityKind.Area, 0, 0.5, Label = "Gap round a unit in a window", Help = "what stays open beside its panel or hose; type it as 60 cm²")]
+    public double GapM2 { get; init; }
     [Field(QuantityKind.HeatCapacity, 5000, 400000, Label = "Weight of the fittings as heat store",
         Help = "bare van 15,000; fitted 40,000; boat 70,000; earth walls 150,000")]
     public double HeatCapacityJm2K { get; init; } = 40000;

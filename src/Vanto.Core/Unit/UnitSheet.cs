@@ -268,7 +268,7 @@ public static class UnitSheets
                     DepthM = 0.70,
                     HeightM = 0.30,
                     MassKg = unit.MassKg,
-                    LargestWireMm2 = 5.3,
+                    LargestWireMm2 = unit.IsDc ? 35 : 5.3,
                     LoudDb = unit.NoiseOutDb ?? 68,
                 },
             };

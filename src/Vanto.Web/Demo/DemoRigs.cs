@@ -3,13 +3,17 @@ using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Handover;
 using Vanto.Core.Job;
+using Vanto.Core.Layout;
 using Vanto.Core.Load;
+using Vanto.Core.Mount;
 using Vanto.Core.Physics;
+using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
 using Vanto.Core.Supply;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
+using Vanto.Core.Wiring;
 using Vanto.Storage;
 using Vanto.Web.Rigs;
 
@@ -145,7 +149,15 @@ public static class DemoRigs
         foreach (var (by, readings) in Records(design.Name))
             await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id),
                 new CommissionRecord(Guid.CreateVersion7(), now, by, readings, null)));
+        var order = await log.NextOrder(stored.Id);
+        if (design.Name == HalfDone)
+            await log.Add([.. DemoSite.Events(design, HalfDoneSteps).Select((r, i) => TypedRecord.Row(StationRegistry.Standard, stored.Id, order + i, r))]);
     }
+
+    /// <summary>The rig whose work on site is half done.</summary>
+    public const string HalfDone = "Pipit";
+
+    private const int HalfDoneSteps = 14;
 
     /// <summary>Start-up readings that go with a demo rig.</summary>
     public static IEnumerable<(string By, StartUpReadings Readings)> Records(string name) => name switch
@@ -161,6 +173,38 @@ public static class DemoRigs
     /// <summary>Large modules of an invented plate.</summary>
     private static ModulesDesign Large(int count) =>
         new() { Count = count, RatedW = 395, VocV = 36.9, VmpV = 31, IscA = 13.6, ImpA = 12.75, LengthM = 1.722, WidthM = 1.134 };
+
+    /// <summary>A cable of four cores, alike at both ends.</summary>
+    private static IReadOnlyList<TerminalDesign> Cores(CoreColour live, CoreColour neutral, CoreColour data, CoreColour earth) =>
+    [
+        new() { Label = "1", Role = CoreRole.Live, Head = live, Outdoor = live }, new() { Label = "2", Role = CoreRole.Neutral, Head = neutral,
+            Outdoor = neutral },
+        new() { Label = "3", Role = CoreRole.Data, Head = data, Outdoor = data }, new() { Label = "E", Role = CoreRole.Earth, Head = earth, Outdoor = earth },
+    ];
+
+    private static CrewDesign Ottoline => new() { Name = "Ottoline", Licence = Licence.Handler, RateH = 48 };
+    private static CrewDesign Piet => new() { Name = "Piet", Licence = Licence.Electrician, RateH = 46 };
+    private static CrewDesign Wren => new() { Name = "Wren", Licence = Licence.None, Helper = true, RateH = 26 };
+
+    private static PlanDesign Planned(string first, CrewDesign[] crew) => new()
+    {
+        Crew = crew,
+        When = new WhenDesign { FirstDay = first },
+        Prices =
+        [
+            Price("pipe-coil", 15, 118), Price("insulation", 2, 6.4), Price("bundle-tape", 20, 9.8), Price("line-cover", 2, 14.5), Price("line-clip", 10, 4.2),
+            Price("outdoor-unit", 1, 1120, 21), Price("rooftop-unit", 1, 1340, 21), Price("frame-stock", 3, 27), Price("spreader", 1, 8.5),
+            Price("anchor", 4, 5.6), Price("mount-bolt", 4, 6.2), Price("rubber-foot", 4, 11), Price("sleeve", 1, 7.5), Price("sealant", 300, 7.9),
+            Price("drain-hose", 5, 6.8), Price("supply-cable", 10, 24), Price("supply-cable", 25, 54), Price("interconnect", 5, 13), Price("interconnect",
+                10, 24),
+            Price("breaker", 1, 19), Price("disconnect", 1, 32), Price("gland", 1, 2.1), Price("ferrule", 25, 3.9), Price("leak-soap", 500, 8.4),
+            Price("nitrogen", 0.55, 21), Price("soft-starter", 1, 289, 14), Price("roof-gasket", 1, 26), Price("butyl", 10, 12),
+        ],
+        Quote = new QuoteDesign { Travel = 28, Other = 34 },
+    };
+
+    private static PriceDesign Price(string item, double pack, double price, int? lead = null) =>
+        new() { Item = item, Supplier = "own shelf", Pack = pack, Price = price, LeadDays = lead, Date = "2026-10-12" };
 
     private static JobDesign Marigold()
     {
@@ -212,9 +256,104 @@ public static class DemoRigs
                     },
                 },
             },
-            Unit = new UnitDesign { Chosen = "MS-12-120" },
+            Unit = new UnitDesign
+            {
+                Chosen = "MS-12-120",
+                Sheets =
+                [
+                    new UnitSheetDesign
+                    {
+                        Unit = "MS-12-120",
+                        Box =
+                        [
+                            new BoxPart { Kind = BoxKind.Screw, Name = "screws of the plate", Count = 8, SizeM = 0.004, LengthM = 0.03 },
+                            new BoxPart { Kind = BoxKind.Anchor, Name = "plugs for masonry", Count = 8, SizeM = 0.006 },
+                            new BoxPart { Kind = BoxKind.Hose, Name = "drain hose", Count = 1, SizeM = 0.016, LengthM = 0.6 },
+                            new BoxPart { Kind = BoxKind.Pad, Name = "rubber feet", Count = 4 },
+                            new BoxPart { Kind = BoxKind.Remote, Name = "remote control", Count = 1 },
+                        ],
+                    },
+                ],
+            },
             Start = new StartDesign { CableM = 7, CableMm2 = 3.31 },
             Energy = new EnergyDesign { SetpointC = 25, OtherwiseC = 27, StartSoc = 0.9, Sizing = new SizingDesign { MostModules = 11 } },
+            Layout = new LayoutDesign
+            {
+                Wall = new WallDesign
+                {
+                    Build = WallBuild.Ribs,
+                    ThicknessM = 0.062,
+                    RibFirstM = 0.235,
+                    RibPitchM = 0.44,
+                    Scanned = true,
+                    Things =
+                    [
+                        new ThingDesign { Name = "bunk window", Kind = ThingKind.Window, LeftM = 0.30, LowM = 0.88, WidthM = 0.9, HeightM = 0.5 },
+                        new ThingDesign { Name = "locker", Kind = ThingKind.Cupboard, LeftM = 1.73, LowM = 1.40, WidthM = 0.6, HeightM = 0.48 },
+                        new ThingDesign
+                        {
+                            Name = "lamp cable", Kind = ThingKind.Cable, Place = ThingPlace.Within, LeftM = 0, LowM = 1.42, WidthM = 2.35, HeightM = 0.015,
+                        },
+                        new ThingDesign
+                        {
+                            Name = "number plate", Kind = ThingKind.Fixture, Place = ThingPlace.Outside, LeftM = 0.9, LowM = 0.25,
+                            WidthM = 0.52, HeightM = 0.11,
+                        },
+                    ],
+                },
+                Outdoor = new OutdoorSpotDesign { Place = OutdoorPlace.RearFrame, RightM = 0.62, UpM = 0.05, OffM = 0.12, DisconnectM = 1.35 },
+                Drain = new DrainDesign { EndUpM = -0.35, PitchDeg = 1, RollDeg = 2, TrayDeg = 1.5 },
+                Sound = new SoundDesign { PillowM = 1.8, UnitToPillowM = 2.2, WallDb = 24, NeighbourM = 12 },
+            },
+            Mount = new MountDesign
+            {
+                Frame = new FrameDesign
+                {
+                    Arm = Profile.Tube30,
+                    Strut = Profile.Tube25,
+                    ArmM = 0.50,
+                    StrutOutM = 0.38,
+                    StrutDownM = 0.36,
+                    SlotToM = 0.46,
+                },
+                Fixing = new FixingDesign { Size = BoltSize.M10, RibM = 0.0025, BackingM = 0.08, Spreader = true, EdgeM = 0.03 },
+                Feet = new FeetDesign { EachNm = 7000, FromHz = 22, ToHz = 95 },
+                Bear = new MustBearDesign { DrivenMs = 22 },
+                Road = new RoadDesign
+                {
+                    WheelbaseM = 5.3,
+                    BehindM = 8.1,
+                    FrontKg = 3650,
+                    FrontMayKg = 5000,
+                    RearKg = 6480,
+                    RearMayKg = 8200,
+                    GrossKg = 12500,
+                    TrackM = 2.05,
+                    CentreM = 1.2,
+                    HighM = 3.15,
+                    WideM = 2.5,
+                    WheelM = 0.48,
+                    LowBehindM = 2.9,
+                    LowM = 0.62,
+                },
+            },
+            Plan = Planned("2027-03-02", [Ottoline, Piet, Wren]) with
+            {
+                When = new WhenDesign
+                {
+                    FirstDay = "2027-03-02",
+                    OrderedOn = "2027-01-25",
+                    SupplyW = 1800
+                }
+            },
+            Wiring = new WiringDesign
+            {
+                Branch = new BranchDesign { BoardM = 4.2, RouteM = 9.5, AirC = 45, Way = WireWay.Conduit, Conduit = ConduitKind.Lfnc, Terminals75 = true },
+                Battery = new BatteryWiringDesign { FuseM = 0.14, BlockOhm = 0.016, TorqueNm = 11 },
+                Pv = new PvWiringDesign { CableM = 6.5, IsolatorV = 250, IsolatorA = 40, Terminals75 = true },
+                Bonding = new BondingDesign { LiveNeutralV = 121, NeutralEarthV = 0.8, LiveEarthV = 120.5 },
+                Between = new BetweenDesign { Terminals = Cores(CoreColour.Black, CoreColour.White, CoreColour.Red, CoreColour.Green) },
+            },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }
@@ -267,6 +406,53 @@ public static class DemoRigs
             },
             Unit = new UnitDesign { Chosen = "DR-20-12" },
             Energy = new EnergyDesign { SetpointC = 24, From = 12, To = 22, OtherwiseC = 26, StartHour = 9, StartSoc = 0.95 },
+            Layout = new LayoutDesign
+            {
+                Opening = new OpeningDesign
+                {
+                    LengthM = 0.40,
+                    WidthM = 0.40,
+                    MadeLengthM = 0.40,
+                    MadeWidthM = 0.40,
+                    RoofM = 0.042,
+                    TakesFromM = 0.03,
+                    TakesToM = 0.075,
+                    GasketM = 0.03,
+                    PressedM = 0.016,
+                    AcrossM = 0.46,
+                    CrownM = 9,
+                    RibM = 0.055,
+                    PitchDeg = 1.5,
+                    DrivingKg = 100,
+                    StaticKg = 280,
+                },
+                Sound = new SoundDesign { PillowM = 1.4, NeighbourM = 9, Faces = 0 },
+            },
+            Mount = new MountDesign
+            {
+                Bear = new MustBearDesign { Unpaved = true },
+                Road = new RoadDesign
+                {
+                    WheelbaseM = 3.66,
+                    BehindM = 2.3,
+                    FrontKg = 1480,
+                    FrontMayKg = 1850,
+                    RearKg = 1690,
+                    RearMayKg = 2100,
+                    GrossKg = 3500,
+                    HighM = 2.74,
+                    TopM = 2.98,
+                    CentreM = 0.92,
+                },
+            },
+            Plan = Planned("2026-12-04", [Piet, Wren]),
+            Wiring = new WiringDesign
+            {
+                Rules = RuleBook.VehicleDc,
+                Branch = new BranchDesign { RouteM = 3.2, AirC = 50, Insulation = WireInsulation.C105, Way = WireWay.Flexible },
+                Entry = new EntryDesign { Build = WireBuild.Fine, Ferrule = true, FerruleMm2 = 35 },
+                Pv = new PvWiringDesign { CableM = 3, IsolatorV = 150, IsolatorA = 32 },
+            },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }
@@ -337,7 +523,52 @@ public static class DemoRigs
             },
             Load = new LoadDesign { SetpointC = 25, HumidityPct = 55 },
             Unit = new UnitDesign { Chosen = "MS-26-230", InletRiseK = 2 },
+            Layout = new LayoutDesign
+            {
+                Wall = new WallDesign
+                {
+                    Side = WallSide.Front,
+                    Build = WallBuild.Sandwich,
+                    WidthM = 2.1,
+                    ThicknessM = 0.035,
+                    RibPitchM = 0,
+                    Scanned = true,
+                    Things =
+                    [
+                        new ThingDesign { Name = "saloon lamp", Kind = ThingKind.Fixture, LeftM = 1.55, LowM = 1.35, WidthM = 0.2, HeightM = 0.12 },
+                        new ThingDesign { Name = "cabin hatch", Kind = ThingKind.Hatch, LeftM = 0.75, LowM = 0.45, WidthM = 0.5, HeightM = 0.5 },
+                    ],
+                },
+                Outdoor = new OutdoorSpotDesign { Place = OutdoorPlace.Deck, RightM = 0.5, UpM = 1.05, OffM = 0.2, SaltAir = true, CoilProtected = true },
+                Drain = new DrainDesign { EndUpM = 0.6, PitchDeg = 2, RollDeg = 1, TrayDeg = 1 },
+                Sound = new SoundDesign { PillowM = 2.4, UnitToPillowM = 2.2, WallDb = 22, NeighbourM = 14 },
+            },
             Energy = new EnergyDesign { SetpointC = 25, From = 21, To = 8, OtherwiseC = 27, StartSoc = 0.9 },
+            Mount = new MountDesign
+            {
+                Frame = new FrameDesign
+                {
+                    Metal = MountMetal.Stainless,
+                    Arm = Profile.Tube25,
+                    Strut = Profile.Tube25,
+                    BaseDeepM = 0.36,
+                    BaseWideM = 0.58,
+                    StandM = 0.14,
+                    Surface = TouchingMetal.Stainless316,
+                },
+                Fixing = new FixingDesign { Grade = BoltClass.A480, Thread = ThreadFinish.Paste, BackingM = 0.08, SkinM = 0.006, EdgeM = 0.04 },
+                Feet = new FeetDesign { EachNm = 9000, FromHz = 25 },
+                Bear = new MustBearDesign { RollDeg = 22, RollS = 4.5, AboveRollM = 1.6, BesideRollM = 0.4, GustMs = 28 },
+                Road = new RoadDesign { BoatKg = 7600, OffMiddleM = 0.4, MetacentreM = 1.05, HullHoleM = 0.9, HullHoleOffM = 1.3 },
+            },
+            Plan = Planned("2027-01-18", [Ottoline, Piet, Wren]),
+            Wiring = new WiringDesign
+            {
+                Branch = new BranchDesign { RouteM = 7, Way = WireWay.Sheathed, Residual = ResidualKind.TypeFb, Insulation = WireInsulation.C90 },
+                Battery = new BatteryWiringDesign { FuseM = 0.18, Fuse = FuseClass.ClassT, TorqueNm = 20, StudM = 10 },
+                Bonding = new BondingDesign { Generator = BondRule.WhenSourcing, GalvanicIsolator = true, GalvanicA = 32 },
+                Between = new BetweenDesign { Pump = true, Fed = PumpArrangement.OutdoorFed, FromDcM = 0.4 },
+            },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }
@@ -369,8 +600,48 @@ public static class DemoRigs
             },
             Load = new LoadDesign { SetpointC = 18, HumidityPct = 45 },
             Unit = new UnitDesign { Chosen = "PH-18-240", School = SizingSchool.OversizedOnPurpose, InletRiseK = 1 },
+            Layout = new LayoutDesign
+            {
+                Wall = new WallDesign
+                {
+                    Side = WallSide.Left,
+                    Build = WallBuild.Masonry,
+                    ThicknessM = 0.30,
+                    RibPitchM = 0,
+                    Scanned = true,
+                    Things = [new ThingDesign { Name = "vent", Kind = ThingKind.Hatch, LeftM = 4.3, LowM = 1.9, WidthM = 0.3, HeightM = 0.2 }],
+                },
+                Head = new HeadSpotDesign { LeftM = 2.4, LowM = 1.95, DrillM = 0.5 },
+                Outdoor = new OutdoorSpotDesign { Place = OutdoorPlace.Pad, RightM = 3.6, UpM = 0.1, OffM = 0.15, DisconnectM = 4.7 },
+                Drain = new DrainDesign { EndUpM = 0.1, Pit = true, SoaksLh = 60 },
+                Sound = new SoundDesign { AtNight = false, NeighbourM = 40 },
+            },
             Start = new StartDesign { On = SourceChoice.Sun },
             Energy = new EnergyDesign { SetpointC = 18, From = 9, To = 17, OtherwiseC = 18, StartHour = 6 },
+            Mount = new MountDesign
+            {
+                Fixing = new FixingDesign { PullN = 3200, ShearN = 3600, EdgeM = 0.1 },
+                Feet = new FeetDesign { EachNm = 14000, FromHz = 20, ToHz = 100 },
+                Bear = new MustBearDesign { GustMs = 32 },
+                Slab = new SlabDesign { LengthM = 1.05, WidthM = 0.65, ThickM = 0.11, SetsC = 16, Days = 9, TopM = 0.09 },
+            },
+            Plan = Planned("2027-02-10", [Ottoline, Piet, Wren]) with { Method = new MethodDesign { Permit = true, Heats = true } },
+            Wiring = new WiringDesign
+            {
+                Rules = RuleBook.NorthAmerica,
+                Branch = new BranchDesign { RouteM = 22, AirC = 40, Poles = 2, Way = WireWay.Conduit, Conduit = ConduitKind.Emt },
+                Pv = new PvWiringDesign { CableM = 14, IsolatorV = 600, IsolatorA = 60 },
+                Between = new BetweenDesign
+                {
+                    Terminals =
+                    [
+                        new TerminalDesign { Label = "1", Role = CoreRole.Live, Head = CoreColour.Black, Outdoor = CoreColour.Black },
+                        new TerminalDesign { Label = "2", Role = CoreRole.SecondLive, Head = CoreColour.White, Outdoor = CoreColour.White },
+                        new TerminalDesign { Label = "3", Role = CoreRole.Data, Head = CoreColour.Red, Outdoor = CoreColour.Red },
+                        new TerminalDesign { Label = "E", Role = CoreRole.Earth, Head = CoreColour.Green, Outdoor = CoreColour.Green },
+                    ],
+                },
+            },
             Handover = new HandoverDesign { Firm = Firm },
         };
     }
@@ -421,6 +692,40 @@ public static class DemoRigs
             Unit = new UnitDesign { Chosen = "RT-11-115", Work = WorkKind.SoftStarter },
             Start = new StartDesign { On = SourceChoice.Generator, Remedy = StartRemedy.SoftStarter, Reduction = 0.65, CableM = 6 },
             Energy = new EnergyDesign { SetpointC = 25, From = 12, To = 21, OtherwiseC = 27, StartHour = 8 },
+            Layout = new LayoutDesign
+            {
+                Opening = new OpeningDesign { RoofM = 0.058, RibM = 0.08, DrivingKg = 75, StaticKg = 230, CrownM = 14 },
+                Sound = new SoundDesign { PillowM = 1.9, NeighbourM = 15, Faces = 0 },
+            },
+            Mount = new MountDesign
+            {
+                Road = new RoadDesign
+                {
+                    WheelbaseM = 3.25,
+                    BehindM = 2.4,
+                    FrontKg = 1390,
+                    FrontMayKg = 1700,
+                    RearKg = 1610,
+                    RearMayKg = 1900,
+                    HighM = 2.55,
+                    TopM = 2.88,
+                },
+            },
+            Plan = Planned("2026-12-11", [Piet]),
+            Wiring = new WiringDesign
+            {
+                Branch = new BranchDesign { RouteM = 6, AirC = 50, Way = WireWay.Sheathed },
+                Bonding = new BondingDesign { Generator = BondRule.WhenSourcing },
+                SoftStarter = new SoftStarterDesign
+                {
+                    AbOhm = 1.6,
+                    AcOhm = 6.3,
+                    BcOhm = 4.7,
+                    CommonColour = CoreColour.Black,
+                    RunColour = CoreColour.Blue,
+                    StartColour = CoreColour.Red,
+                },
+            },
             Handover = new HandoverDesign
             {
                 Firm = Firm,

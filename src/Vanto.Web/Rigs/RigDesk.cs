@@ -171,6 +171,29 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         return new RigView(id, stored.Revision, stored.At, design, kept.Assessment, all);
     });
 
+    /// <summary>Adds records that carry their own ids; those that the log has already are taken as sent once more.</summary>
+    /// <param name="id">The rig.</param>
+    /// <param name="sent">In their order.</param>
+    /// <param name="refuses">Looks at what they would come to; a reason keeps them out.</param>
+    public Task<RigView?> Record(Guid id, IReadOnlyList<StationRecord> sent, Func<JobAssessment, IReadOnlyList<string>>? refuses) => turns.Take(id, async () =>
+    {
+        if (await log.Find(id) is not { } stored)
+            return null;
+        var (design, records) = await Read(stored);
+        var known = records.ToDictionary(r => r.Id);
+        if (sent.FirstOrDefault(r => known.TryGetValue(r.Id, out var old) && (old.By, old.Corrects, old.Values) != (r.By, r.Corrects, r.Values)) is { } other)
+            throw new InputException("id", other.Id.ToString(), "another record has this number already; both are left as they are");
+        var fresh = sent.DistinctBy(r => r.Id).Where(r => !known.ContainsKey(r.Id)).ToList();
+        IReadOnlyList<StationRecord> all = [.. records, .. fresh];
+        var kept = cache.WorkOut(id, design, all);
+        if (fresh.Count == 0 || refuses?.Invoke(kept.Assessment).Count > 0)
+            return new RigView(id, stored.Revision, stored.At, design, kept.Assessment, records);
+        var order = await log.NextOrder(id);
+        await log.Add([.. fresh.Select((r, i) => TypedRecord.Row(stations, id, order + i, r))]);
+        cache.Keep(new AssessmentKey(id, stored.Revision, all.Count), design, kept);
+        return new RigView(id, stored.Revision, stored.At, design, kept.Assessment, all);
+    });
+
     /// <summary>Removes a rig with all it has.</summary>
     public async Task Remove(Guid id)
     {

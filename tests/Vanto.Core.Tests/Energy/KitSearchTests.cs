@@ -440,7 +440,7 @@ public class KitSearchTests
         var told = 0;
         foreach (var name in new[] { "Marigold", "Pipit", "Gannet's Rest" })
             told += Holds(AnyDesign.Named[name], 12, 11) ? 1 : 0;
-        AnyDesign.Changes(2, 6).Sample(changes =>
+        AnyDesign.Changes(2, 6).Each(changes =>
         {
             if (AnyDesign.Of(changes) is { Survey.Sources.Battery.Fitted: true } design && Holds(design, 6, 8))
                 Interlocked.Increment(ref told);

@@ -4,6 +4,7 @@ using CsCheck;
 using Vanto.Core.Calculators;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
+using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
@@ -29,6 +30,7 @@ public static partial class AnyDesign
         ["paints"] = [.. SurveyCatalogue.Paints.Select(p => p.Id)],
         ["glazings"] = [.. SurveyCatalogue.Glazings.Select(g => g.Id)],
         ["covers"] = [.. SurveyCatalogue.Covers.Select(c => c.Id)],
+        ["bought"] = [.. TaskLibrary.Standard.Materials.Select(m => m.Id)],
         ["units"] = [.. UnitCatalogue.All.Select(u => u.Id)],
     };
 
@@ -137,8 +139,10 @@ public static partial class AnyDesign
         "switch" => where >= 0.5,
         "choice" when field.Choices.Count > 0 => field.Choices[Index(field.Choices.Count, where)].Value,
         "choice" => Ids[field.Options][Index(Ids[field.Options].Length, where)],
-        _ => Texts[Index(Texts.Length, where)],
+        _ => Taken(Texts[Index(Texts.Length, where)], field.Most),
     };
+
+    private static string Taken(string text, int? most) => most is { } m && text.Length > m ? text[..m] : text;
 
     /// <summary>An eighth of the values stand at each end; the others between, evenly.</summary>
     private static double Between(FieldInfo field, double where)

@@ -12,27 +12,25 @@ using Vanto.Core.Start;
 namespace Vanto.Core.Tests.Job;
 
 /// <summary>
-/// Any combination of fields in their ranges is assessed: no fault of Vanto's own, every number finite, the energy closes, in under a second.
+/// Any combination of fields in their ranges is assessed: no fault of Vanto's own, every number finite, the energy closes, and it comes to an end.
 /// </summary>
 [Trait("Category", "Fuzz")]
 public class AnyDesignTests
 {
-    /// <summary>Of each kind; <c>./vanto fuzz MINUTES</c> asks for more.</summary>
-    private static readonly int Seconds = int.TryParse(Environment.GetEnvironmentVariable("VANTO_FUZZ_SECONDS"), out var s) ? s : 20;
-
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(1);
+    /// <summary>Longer than any design takes; asked twice before it is told, since a machine may do something else for a while.</summary>
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
 
     [Fact]
     public void A_few_fields_changed_at_once_are_always_answered() =>
-        AnyDesign.Changes(1, 25).Sample(Answered, time: Seconds, print: Print);
+        AnyDesign.Changes(1, 25).Each(Answered, iter: 400, print: Print);
 
     [Fact]
     public void Many_fields_changed_at_once_are_always_answered() =>
-        AnyDesign.Changes(40, 300).Sample(Answered, time: Seconds, print: Print);
+        AnyDesign.Changes(40, 300).Each(Answered, iter: 250, print: Print);
 
     [Fact]
     public void Any_readings_of_a_start_up_are_judged() =>
-        Gen.Select(AnyDesign.Changes(0, 12), Gen.Double[0, 1].Array[RecordFields.Count]).Sample(
+        Gen.Select(AnyDesign.Changes(0, 12), Gen.Double[0, 1].Array[RecordFields.Count]).Each(
             (changes, where) =>
             {
                 var readings = new JsonObject();
@@ -43,13 +41,13 @@ public class AnyDesignTests
                 var assessment = Assessor.Assess(AnyDesign.Of(changes), records);
                 assessment.Faults.ShouldAllBe(f => f.Id == "");
             },
-            time: Seconds / 3);
+            iter: 150);
 
     private static readonly IReadOnlyList<FieldInfo> RecordFields = FieldCatalogue.Of(typeof(StartUpReadings), new StartUpReadings(), JobFile.Json);
 
     [Fact]
     public void What_is_worked_out_when_asked_is_answered_too() =>
-        AnyDesign.Changes(1, 60).Sample(c => AskedOf(Stands(c)), time: Seconds, print: Print);
+        AnyDesign.Changes(1, 60).Each(c => AskedOf(Stands(c)), iter: 60, print: Print);
 
     /// <summary>The design without what its stations refuse.</summary>
     private static JobDesign Stands((int Base, FieldAt[] Changes) changes)
@@ -111,19 +109,15 @@ public class AnyDesignTests
         }
     }
 
-    /// <summary>Timed; where the machine was busy with something else, once more.</summary>
     private static JobAssessment Assessed(JobDesign design)
     {
-        var best = TimeSpan.MaxValue;
-        JobAssessment assessment = null!;
-        for (var i = 0; i < 3 && best > Patience; i++)
-        {
-            var began = Stopwatch.GetTimestamp();
-            assessment = Assessor.Assess(design);
-            var took = Stopwatch.GetElapsedTime(began);
-            best = took < best ? took : best;
-        }
-        best.ShouldBeLessThan(Patience);
+        var began = Stopwatch.GetTimestamp();
+        var assessment = Assessor.Assess(design);
+        if (Stopwatch.GetElapsedTime(began) < Patience)
+            return assessment;
+        began = Stopwatch.GetTimestamp();
+        Assessor.Assess(design);
+        Stopwatch.GetElapsedTime(began).ShouldBeLessThan(Patience);
         return assessment;
     }
 }

@@ -1,5 +1,6 @@
 using CsCheck;
 using Vanto.Core.Calculators;
+using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Survey;
 
@@ -55,9 +56,9 @@ public class FirstBandTests
         var any = from kind in Gen.Enum<RigKind>()
                   from length in Gen.Double[1, 20]
                   from hottest in Gen.Double[20, 55]
-                  from battery in Gen.OneOf(Gen.Const(0.0), Gen.Double[0.01, 200000])
-                  from inverter in Gen.OneOf(Gen.Const(0.0), Gen.Double[0.01, 30000])
-                  from solar in Gen.OneOf(Gen.Const(0.0), Gen.Double[0.01, 20000])
+                  from battery in Gen.OneOf(Gen.Const(0.0), Gen.Double[120, 200000])
+                  from inverter in Gen.OneOf(Gen.Const(0.0), Gen.Double[100, 30000])
+                  from solar in Gen.OneOf(Gen.Const(0.0), Gen.Double[5, 20000])
                   select new QuickAnswers
                   {
                       Kind = kind,
@@ -67,11 +68,23 @@ public class FirstBandTests
                       InverterW = inverter,
                       SolarW = solar,
                   };
-        any.Sample(answers =>
+        any.Each(answers =>
         {
             var result = Of(answers);
             Figure(result, "Capacity, at least")!.Value.ShouldBeLessThanOrEqualTo(Figure(result, "Capacity, at most")!.Value + 1e-6);
             JobFile.Read(JobFile.Write(FirstBand.Design(answers, "any")));
-        }, iter: 25, threads: 1);
+        }, iter: 25);
+    }
+
+    /// <summary>Less than any battery, inverter or module that there is gets an error, not a rig that cannot be kept.</summary>
+    [Theory]
+    [InlineData(59, 0, 0, "batteryWh")]
+    [InlineData(0, 99, 0, "inverterW")]
+    [InlineData(0, 0, 1.91, "solarW")]
+    public void A_source_smaller_than_any_is_refused_by_its_name(double battery, double inverter, double solar, string field)
+    {
+        var answers = new QuickAnswers { BatteryWh = battery, InverterW = inverter, SolarW = solar };
+        Should.Throw<InputException>(() => Of(answers)).Errors.Single().Field.ShouldBe(field);
+        Should.Throw<InputException>(() => FirstBand.Design(answers, "x")).Errors.Single().Reason.ShouldContain("must be 0 or at least");
     }
 }

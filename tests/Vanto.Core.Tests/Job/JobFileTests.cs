@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using CsCheck;
+using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Tests.References;
@@ -44,14 +45,31 @@ public class JobFileTests
 
     [Fact]
     public void Any_text_is_read_or_refused_with_a_place() =>
-        Gen.String.Sample(text => Refused(text), iter: 300);
+        Gen.String.Each(text => Refused(text), iter: 300);
 
     [Fact]
     public void A_file_with_one_value_spoilt_is_read_or_refused_with_a_place()
     {
         var whole = JobFile.Write(NewcomersVan.Design);
-        Gen.Select(Gen.Int[0, whole.Length - 1], Gen.OneOfConst("", "\"", "}", "-", "9e99", "null", "[", "NaN")).Sample(
+        Gen.Select(Gen.Int[0, whole.Length - 1], Gen.OneOfConst("", "\"", "}", "-", "9e99", "null", "[", "NaN")).Each(
             (at, noise) => Refused(whole[..at] + noise + whole[(at + 1)..]), iter: 400);
+    }
+
+    /// <summary>Every text of the outermost parts, one character longer than it may be.</summary>
+    [Fact]
+    public void A_text_too_long_is_refused_by_its_name()
+    {
+        var texts = FieldCatalogue.Of(typeof(JobDesign), NewcomersVan.Design, JobFile.Json)
+            .Where(f => f is { Input: "text", Most: not null } && !f.Path.Contains('*', StringComparison.Ordinal)).ToList();
+        texts.Count.ShouldBeGreaterThan(5);
+        foreach (var field in texts)
+        {
+            var root = JsonNode.Parse(JobFile.Write(NewcomersVan.Design))!;
+            AnyDesign.Put((JsonObject)root, field, 0);
+            var parts = field.Path.Split('/', StringSplitOptions.RemoveEmptyEntries);
+            parts[..^1].Aggregate(root, (node, part) => node[part]!)[parts[^1]] = new string('x', field.Most!.Value + 1);
+            Should.Throw<InputException>(() => JobFile.Read(root.ToJsonString()), field.Path).Message.ShouldContain($"at most {field.Most} are taken");
+        }
     }
 
     private static void Refused(string text)

@@ -82,14 +82,15 @@ public class StationRegistryTests
         var a = Assessor.Assess(NewcomersVan.Design, registry: registry);
         a.States["paint"].ShouldBe(StationState.Stop);
         a.Ledger.ShouldContain(e => e.Id == "paint" && e.Station == "paint");
-        a.Ledger[^1].Id.ShouldBe("weight", "sums stand last");
+        a.Ledger.TakeLast(2).Select(e => e.Id).ShouldBe(["weight", "hours"], "sums stand last");
         a.Worst!.Code.ShouldBe("paint.little");
         a.Handover!.Draft.ShouldBeTrue("its stop keeps the owner's sheet a draft");
         a.Handover.Blocks.Single(b => b.Heading == "Painted").Lines.Single().Value.ToString().ShouldBe("cream");
         a.Handover.Blocks.Single(b => b.Heading == "Cautions").Lines.ShouldContain(l => l.Value.ToString().StartsWith("The paint"));
         var written = JsonSerializer.SerializeToNode(a, registry.Json)!.AsObject();
         ((double)written["paint"]!["litres"]!).ShouldBeGreaterThan(0);
-        written.Select(p => p.Key).Take(8).ShouldBe(["survey", "load", "unit", "start", "energy", "commission", "paint", "handover"]);
+        written.Select(p => p.Key).Take(13).ShouldBe(
+            ["survey", "load", "unit", "start", "energy", "layout", "mount", "wiring", "plan", "install", "commission", "paint", "handover"]);
     }
 
     [Fact]

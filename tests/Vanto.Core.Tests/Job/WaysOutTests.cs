@@ -32,10 +32,13 @@ public class WaysOutTests
     private static IEnumerable<(string At, DesignEdit Edit)> Offers(JobAssessment a)
     {
         IEnumerable<Finding> findings =
-            [.. a.Survey?.Findings ?? [], .. a.Load?.Findings ?? [], .. a.Unit?.Findings ?? [], .. a.Start?.Findings ?? [], .. a.Energy?.Findings ?? []];
+            [.. a.Survey?.Findings ?? [], .. a.Load?.Findings ?? [], .. a.Unit?.Findings ?? [], .. a.Start?.Findings ?? [], .. a.Energy?.Findings ?? [],
+                .. a.Layout?.Findings ?? [], .. a.Mount?.Findings ?? [], .. a.Wiring?.Findings ?? []];
         foreach (var finding in findings)
             foreach (var way in finding.Remedies.Where(r => r.Changes.Count > 0))
                 yield return ($"{finding.Code}: {way.Words}", way.Edit);
+        if (a.Mount?.TakeLightest is { } lightest)
+            yield return ("the lightest mount", lightest.Edit);
         foreach (var measure in a.Load?.Measures ?? [])
             yield return (measure.Id, measure.Edit);
         if (a.Load?.Together is { } together)

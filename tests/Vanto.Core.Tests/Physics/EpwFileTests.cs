@@ -84,7 +84,7 @@ public class EpwFileTests
     [Fact]
     public void Any_damage_is_read_or_refused_in_words()
     {
-        Gen.Select(Gen.Int[0, File.Length - 1], Gen.Int[0, 3], Gen.String).Sample((at, how, noise) =>
+        Gen.Select(Gen.Int[0, File.Length - 1], Gen.Int[0, 3], Gen.String).Each((at, how, noise) =>
         {
             var text = how switch
             {

@@ -65,7 +65,7 @@ public class QuantityTests
 
     [Fact]
     public void Every_unit_goes_round_to_1e_12() =>
-        Gen.Double[-1e6, 1e6].Sample(value =>
+        Gen.Double[-1e6, 1e6].Each(value =>
         {
             foreach (var quantity in QuantityTable.All)
                 foreach (var unit in quantity.All)
@@ -75,7 +75,7 @@ public class QuantityTests
 
     [Fact]
     public void Any_text_is_read_or_refused_in_words() =>
-        Gen.String.Sample(text =>
+        Gen.String.Each(text =>
         {
             foreach (var kind in Enum.GetValues<QuantityKind>())
                 try

@@ -63,7 +63,7 @@ public class SoftStarterTorqueTests
 
     [Fact]
     public void Start_time_never_falls_with_more_reduction() =>
-        Gen.Select(Gen.Int[0, 12], Gen.Double[0.40, 0.78], Gen.Double[0, 0.02], Gen.Double[0.6, 1.5]).Sample((unit, reduction, more, time) =>
+        Gen.Select(Gen.Int[0, 12], Gen.Double[0.40, 0.78], Gen.Double[0, 0.02], Gen.Double[0.6, 1.5]).Each((unit, reduction, more, time) =>
         {
             var plates = UnitCatalogue.All.Where(u => u.SingleSpeed).ToList();
             var plate = plates[unit % plates.Count];

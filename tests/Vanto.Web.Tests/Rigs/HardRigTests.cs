@@ -3,6 +3,7 @@ using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
+using Vanto.Core.Job;
 using static Vanto.Web.Tests.RunningServer;
 
 namespace Vanto.Web.Tests.Rigs;
@@ -35,7 +36,7 @@ public class HardRigTests(RunningServer server) : IClassFixture<RunningServer>
             return;
         }
         var view = await server.View((await Read(answer, HttpStatusCode.Created)).Id());
-        view["assessment"]!["states"]!.AsObject().Count.ShouldBe(7);
+        view["assessment"]!["states"]!.AsObject().Count.ShouldBe(StationRegistry.Standard.All.Count);
         ((int)(await server.Http.PostAsync("/api/assess", new StringContent(Text(file), Encoding.UTF8, "application/json"))).StatusCode).ShouldBe(200);
         foreach (var study in new[] { "limited-power", "start-study", "options" })
             ((int)(await server.Http.GetAsync($"/api/rigs/{view.Id()}/{study}")).StatusCode).ShouldBeOneOf(200, 400);

@@ -6,7 +6,12 @@ using static Vanto.Web.Tests.RunningServer;
 
 namespace Vanto.Web.Tests.Rigs;
 
+/// <summary>What weighs the whole process runs by itself: else the memory of other tests would count.</summary>
+[CollectionDefinition(nameof(Alone), DisableParallelization = true)]
+public class Alone;
+
 /// <summary>What was opened once does not stay in memory for good.</summary>
+[Collection(nameof(Alone))]
 public class MemoryTests(RunningServer server) : IClassFixture<RunningServer>
 {
     private const int Rigs = 160;

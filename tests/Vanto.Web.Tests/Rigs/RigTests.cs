@@ -13,7 +13,7 @@ public class RigTests(RunningServer server) : IClassFixture<RunningServer>
         view.Text("/design/survey/kind").ShouldBe("boat");
         view.Number("/assessment/load/peakW").ShouldBeGreaterThan(300);
         view["assessment"]!["faults"]!.AsArray().Count.ShouldBe(0);
-        view["assessment"]!["ledger"]!.AsArray().Select(e => (string)e!["id"]!).ShouldBe(["heat", "unit", "start", "night", "sun", "weight"]);
+        view["assessment"]!["ledger"]!.AsArray().Select(e => (string)e!["id"]!).ShouldBe(["heat", "unit", "start", "night", "sun", "weight", "hours"]);
     }
 
     [Theory]

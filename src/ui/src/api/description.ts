@@ -7,6 +7,8 @@ export interface UnitView {
   factor: number;
   offset: number;
   decimals: number;
+  /** From here on a figure is whole; 0 where its decimals stay. */
+  wholeFrom: number;
   /** Significant digits that a figure is worth; 0 where the decimals say all. */
   digits: number;
   /** A zero behind the point says nothing. */

@@ -59,7 +59,7 @@ function inUnit(symbol: string): void {
     :label-for="id"
     :error="error"
     :error-id="id + '-error'"
-    :help="inFocus ? say(field.help) : ''"
+    :help="inFocus ? say(field.help) || beside : beside"
     :class="{ unsent: unsent && rig.failure }"
   >
     <el-input
@@ -77,7 +77,7 @@ function inUnit(symbol: string): void {
       @blur="leave"
       @input="keystroke"
     >
-      <template v-if="symbolOf(field.quantity!) || beside" #suffix>{{ symbolOf(field.quantity!) }} {{ beside }}</template>
+      <template v-if="symbolOf(field.quantity!)" #suffix>{{ symbolOf(field.quantity!) }}</template>
     </el-input>
     <span v-if="touch && inFocus && symbolsOf(field.quantity!).length > 1" class="units">
       <button v-for="symbol in symbolsOf(field.quantity!)" :key="symbol" type="button" class="plain" @pointerdown.prevent="inUnit(symbol)">

@@ -13,6 +13,8 @@ export interface LongRun<T> {
   error: Ref<string>;
   /** What has changed since the result was made, in a sentence; empty while it is of the rig as it stands. */
   stale: ComputedRef<string>;
+  /** The result is of the rig as it stands. */
+  fresh: ComputedRef<boolean>;
   run: () => Promise<boolean>;
   cancel: () => void;
 }
@@ -82,7 +84,16 @@ export function useLongRun<T>(part: string): LongRun<T> {
   }
 
   onUnmounted(cancel);
-  return { result, busy, place, error, stale: computed(() => (busy.value ? '' : madeBefore(rig, made.value))), run, cancel };
+  return {
+    result,
+    busy,
+    place,
+    error,
+    stale: computed(() => (busy.value ? '' : madeBefore(rig, made.value))),
+    fresh: computed(() => made.value === rig.revision),
+    run,
+    cancel,
+  };
 }
 
 /** What stands beside a run that waits. */

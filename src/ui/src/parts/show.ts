@@ -46,6 +46,7 @@ export function parted(inside: number, kind: QuantityKind): { number: string; sy
 
 /** Decimals that a figure is worth; below nothing where it is rounded to tens and hundreds. */
 function worth(value: number, unit: UnitView): number {
+  if (unit.wholeFrom > 0 && Math.abs(value) >= unit.wholeFrom) return 0;
   return unit.digits === 0 || value === 0
     ? unit.decimals
     : Math.min(unit.decimals, unit.digits - 1 - Math.floor(Math.log10(Math.abs(value))));
@@ -65,8 +66,9 @@ function feetAndInches(metres: number): string {
   return sign + parts.filter(Boolean).join('\u00a0');
 }
 
-/** The gauge of a conductor beside its field, for who reads in gauges. */
-export const gaugeOf = (areaMm2: number): string => (settings.units === 'customary' ? gaugeBeside(areaMm2) : '');
+/** The gauge of a conductor under its field, for who reads in gauges; it may break where it is long. */
+export const gaugeOf = (areaMm2: number): string =>
+  settings.units === 'customary' ? gaugeBeside(areaMm2).slice(2).replaceAll('\u00a0', ' ') : '';
 
 /** The gauge of a conductor, or the two that it lies between. */
 function gaugeBeside(areaMm2: number): string {

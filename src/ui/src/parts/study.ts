@@ -1,14 +1,21 @@
 import { useTimeoutFn } from '@vueuse/core';
-import { onMounted, watch, type Ref, type ShallowRef } from 'vue';
+import { onMounted, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { useRig } from '../stores/rig';
 import { useLongRun } from './longRun';
 
 const rest = 400;
 
 /** What the server works out beside the assessment: asked at once, and anew when the rig has rested for a moment. What was last found stays beside a fault. */
-export function useStudy<T>(part: string): { study: ShallowRef<T | null>; fault: Ref<string>; busy: Ref<boolean>; place: Ref<number> } {
+export function useStudy<T>(part: string): {
+  study: ShallowRef<T | null>;
+  fault: Ref<string>;
+  busy: Ref<boolean>;
+  place: Ref<number>;
+  /** What was found is of the rig as it stands. */
+  fresh: ComputedRef<boolean>;
+} {
   const rig = useRig();
-  const { result, error, busy, place, run } = useLongRun<T>(part);
+  const { result, error, busy, place, fresh, run } = useLongRun<T>(part);
   const rested = useTimeoutFn(() => void run(), rest, { immediate: false });
 
   watch(
@@ -16,5 +23,5 @@ export function useStudy<T>(part: string): { study: ShallowRef<T | null>; fault:
     () => rested.start(),
   );
   onMounted(run);
-  return { study: result, fault: error, busy, place };
+  return { study: result, fault: error, busy, place, fresh };
 }

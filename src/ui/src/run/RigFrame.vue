@@ -279,7 +279,8 @@ useEventListener('keydown', onKey, true);
   }
   .failure {
     position: sticky;
-    top: 56px;
+    top: 102px;
+    z-index: 3;
   }
 }
 </style>

@@ -64,6 +64,9 @@ watch(
   background: var(--sheet);
   color: var(--ink);
   cursor: pointer;
+  position: sticky;
+  top: 56px; /* stays under the header: a finding scrolls the page to its field, and the way to another station is still there */
+  z-index: 3;
 }
 .space {
   flex: 1;

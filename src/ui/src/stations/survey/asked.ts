@@ -3,7 +3,7 @@ import type { SurveyDesign } from '../../api/generated/schema';
 /** Which fields of the survey belong together, in the order of the walk round the rig. */
 const under = (base: string, ...names: string[]) => names.map((n) => base + n);
 
-export const space = ['lengthM', 'widthM', 'heightM', 'airChangesPerHour', 'heatCapacityJm2K'];
+export const space = ['lengthM', 'widthM', 'heightM', 'airChangesPerHour', 'gapM2', 'heatCapacityJm2K'];
 export const skin = ['preset', 'insulation', 'insulationM', 'thermalBreak', 'paint'];
 export const ribs = ['measured', 'metal', 'flangeM', 'depthM', 'webM', 'spacingM'];
 export const skins = [

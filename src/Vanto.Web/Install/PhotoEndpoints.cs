@@ -1,0 +1,43 @@
+using System.Security.Cryptography;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Vanto.Core.Findings;
+using Vanto.Storage;
+
+namespace Vanto.Web.Install;
+
+/// <summary>What a photograph is called: the hash of its content.</summary>
+public sealed record KeptPhoto(string Sha256, int Bytes);
+
+/// <summary>Photographs of the work on site, by the hash of their content; the same one sent twice is kept once.</summary>
+public static class PhotoEndpoints
+{
+    private const int MostBytes = 12_000_000;
+    private const string Jpeg = "image/jpeg";
+    private static readonly byte[] Begins = [0xFF, 0xD8, 0xFF];
+
+    /// <summary>Maps them under <c>/api/rigs/{id}/install/photos</c>.</summary>
+    public static void MapPhotos(this RouteGroupBuilder api)
+    {
+        api.MapPost("/rigs/{id:guid}/install/photos", Keep).WithTags("install").Accepts<byte[]>(Jpeg)
+            .WithMetadata(new RequestSizeLimitAttribute(MostBytes + 1));
+        api.MapGet("/rigs/{id:guid}/install/photos/{sha256}", Show).WithTags("install");
+    }
+
+    private static async Task<Results<Ok<KeptPhoto>, NotFound>> Keep(Guid id, HttpRequest request, RigLog log, TimeProvider clock)
+    {
+        using var body = new MemoryStream();
+        await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
+        var content = body.ToArray();
+        if (content.Length > MostBytes)
+            throw new InputException("photo", $"{content.Length} bytes", $"a photograph has at most {MostBytes} bytes; scale it first");
+        if (!content.AsSpan().StartsWith(Begins))
+            throw new InputException("photo", "", "this is no JPEG");
+        var name = Convert.ToHexStringLower(SHA256.HashData(content));
+        return await log.KeepPhoto(new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = clock.GetUtcNow(), Name = name, Content = content })
+            ? TypedResults.Ok(new KeptPhoto(name, content.Length)) : TypedResults.NotFound();
+    }
+
+    private static async Task<Results<FileContentHttpResult, NotFound>> Show(Guid id, string sha256, RigLog log) =>
+        await log.Photo(id, sha256) is { } photo ? TypedResults.File(photo.Content, Jpeg) : TypedResults.NotFound();
+}

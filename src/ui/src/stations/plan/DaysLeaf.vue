@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { CrewDesign, PlanStep, PlanStudyResult, WaitRow } from '../../api/generated/schema';
+import AskField from '../../parts/AskField.vue';
+import AskGroup from '../../parts/AskGroup.vue';
+import AskRows from '../../parts/AskRows.vue';
+import PaperLink from '../../parts/PaperLink.vue';
+import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
+import { useStudy } from '../../parts/study';
+import { useRig } from '../../stores/rig';
+import LeafLayout from '../LeafLayout.vue';
+import { dayMinutes, minuteClock, spanOf, under } from './asked';
+import DaysPicture from './DaysPicture.vue';
+
+/** Done by when, by whom, and what is done while something runs. The quick rule answers at once, the solver when it is through. */
+const rig = useRig();
+const quick = computed(() => rig.assessment?.plan ?? null);
+const { study: found, busy, fault, fresh } = useStudy<PlanStudyResult>('plan-study');
+const study = computed(() => (fresh.value ? found.value : null));
+const plan = computed(() => study.value?.plan ?? quick.value);
+const won = computed(() => study.value?.wonMin ?? 0);
+const method = ['flare', 'tighten', 'prove', 'gauge', 'valve', 'slack', 'leak', 'level'];
+const when = (minute: number) =>
+  `${plan.value && plan.value.days.length > 1 ? `${Math.floor(minute / dayMinutes) + 1}. day ` : ''}${minuteClock(minute)}`;
+const steps: SheetColumn<PlanStep>[] = [
+  { key: 'start', label: 'from', text: (s) => when(s.start!), width: 104 },
+  { key: 'end', label: 'to', text: (s) => minuteClock(s.end!), width: 64 },
+  { key: 'name', label: 'step', text: (s) => s.name, wide: true },
+  { key: 'who', label: 'who', text: (s) => s.people.map((p) => plan.value!.people[p]!.name).join(', '), width: 130 },
+  { key: 'skill', label: 'led by', text: (s) => ({ handler: 'refrigerant', electrician: 'electrical' })[s.skill] ?? 'anyone', width: 100 },
+  { key: 'wait', label: 'then runs', text: (s) => (s.waitEnd! > s.end! ? `${s.wait}, ${spanOf(s.waitEnd! - s.end!)}` : ''), width: 190 },
+  { key: 'binds', label: 'binds', text: (s) => (s.binds ? 'yes' : ''), width: 56 },
+];
+const waits: SheetColumn<WaitRow>[] = [
+  { key: 'from', label: 'from', text: (w) => when(w.from), width: 104 },
+  { key: 'to', label: 'to', text: (w) => when(w.to), width: 104 },
+  { key: 'what', label: 'runs by itself', text: (w) => `${w.what}: ${w.step}`, wide: true },
+  { key: 'meanwhile', label: 'meanwhile', text: (w) => w.meanwhile.join(', ') || 'nothing: rest, drink, look at the supply', wide: true },
+];
+const placed = computed(() =>
+  (plan.value?.steps ?? []).filter((s) => s.start !== null).toSorted((a, b) => a.start! - b.start! || a.end! - b.end!),
+);
+const file = (name: string) => `/api/rigs/${rig.id}/plan/${name}`;
+</script>
+
+<template>
+  <LeafLayout :verdict="plan?.verdict" :findings="plan?.findings.filter((f) => !f.leaf)">
+    <template #say>
+      <AskGroup title="When" :paths="under('when', 'firstDay', 'from', 'to', 'breakAt', 'breakH', 'weekends', 'byDaylight', 'outOfHeat')" />
+      <AskGroup title="Who">
+        <AskRows
+          v-slot="{ path }"
+          path="/plan/crew"
+          one="person"
+          :add="{ name: 'helper', licence: 'none', helper: true } as Partial<CrewDesign>"
+        >
+          <AskField v-for="f in ['name', 'licence', 'helper', 'rateH']" :key="f" :path="`${path}/${f}`" />
+        </AskRows>
+      </AskGroup>
+      <AskGroup title="How" :open="false" :paths="under('method', ...method)" />
+      <AskGroup
+        title="What is there, what comes too"
+        :open="false"
+        :paths="
+          under('method', 'holeThere', 'openingThere', 'oldUnit', 'circuitThere', 'permit', 'heats', 'extraCharge', 'battery', 'modules')
+        "
+      />
+      <AskGroup title="Site and pace" :open="false" :paths="under('when', 'supplyW', 'pumps', 'pace', 'dayShare', 'finisherDay')" />
+      <PaperLink :href="file('days.pdf')" kind="PDF" paper="pdf">Day sheet and pick list</PaperLink>
+      <PaperLink v-if="rig.design!.plan.when.firstDay" :href="file('days.ics')" kind="ICS" paper="ics" file="days.ics">Calendar</PaperLink>
+    </template>
+    <template v-if="plan" #act>
+      <p class="soft small" data-proof>
+        <template v-if="busy">Looking for better days …</template>
+        <template v-else-if="fault">{{ fault }}</template>
+        <template v-else-if="study?.plan && won > 0">{{ spanOf(won) }} sooner than by the quick rule.</template>
+        <template v-else-if="study?.plan">The quick rule had found it too.</template>
+      </p>
+    </template>
+    <template v-if="plan && plan.ends !== null" #picture>
+      <DaysPicture :plan="plan" />
+      <p v-if="study?.ways.length" class="ways" data-ways>
+        <button v-for="w in study.ways" :key="w.words" type="button" class="plain" @click="rig.apply(w.take.changes)">
+          {{ w.words }}
+          <em>{{ w.ends }}{{ w.winsMin ? `, ${spanOf(Math.abs(w.winsMin))} ${w.winsMin > 0 ? 'sooner' : 'later'}` : ', no change' }}</em>
+        </button>
+      </p>
+    </template>
+    <template v-if="plan && plan.ends !== null" #below>
+      <SheetTable v-if="plan.waits.length" name="While it runs" :rows="plan.waits" :columns="waits" />
+      <SheetTable name="Steps" :rows="placed" :columns="steps" copies />
+    </template>
+  </LeafLayout>
+</template>
+
+<style scoped>
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 8px 0 0;
+}
+.ways em {
+  font-style: normal;
+  font-weight: 560;
+  color: var(--passed);
+}
+</style>

@@ -1,0 +1,99 @@
+using Vanto.Browser.Tests.Run;
+
+namespace Vanto.Browser.Tests.Install;
+
+public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
+{
+    private static void Say(Screen screen, string name)
+    {
+        var who = screen.See("[data-by]");
+        Screen.Into(who, name);
+    }
+
+    private static void Tick(Screen screen)
+    {
+        while (screen.All("[data-open] .tick").FirstOrDefault(t => t.Displayed) is { } tick)
+        {
+            var before = screen.All("[data-open]").Count;
+            tick.Click();
+            screen.Until(() => screen.All("[data-open]").Count < before, "the tick is set");
+        }
+    }
+
+    /// <summary>On the phone: the step, what must hold, one button; what is open is shown, not greyed out.</summary>
+    [Fact]
+    public void A_step_is_led_on_the_phone_from_start_to_done()
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Thistle Van", "install/step?step=arrive-park");
+        Say(screen, "Wren");
+        screen.See("[data-step='arrive-park']");
+        screen.Until(() => screen.See("[data-go]").Size.Height >= 72, "the button is big");
+        screen.Go(new Uri(screen.Driver.Url).PathAndQuery.Replace("arrive-park", "confirm-design"));
+        screen.See("[data-go]", "Start");
+        screen.See("[data-go]").Click();
+        screen.See("[data-state='running']");
+        Tick(screen);
+        screen.IsClean();
+    }
+
+    /// <summary>The wrench on the nut: which setting, in two taps from the rig.</summary>
+    [Fact]
+    public void Figures_of_the_design_stand_big_at_their_step()
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Marigold", "install/step?step=joint-tighten%231");
+        screen.See("[data-facts]", "N·m");
+        screen.See("[data-facts]", "crowfoot");
+        screen.Go(new Uri(screen.Driver.Url).PathAndQuery.Replace("joint-tighten", "mark-hole"));
+        screen.See("[data-facts]", "hole, from inside");
+        screen.IsClean();
+    }
+
+    /// <summary>Written while the network is away, kept over a reload, sent when it is back.</summary>
+    [Fact]
+    public void What_is_written_without_a_network_is_kept_and_sent_later()
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Seed House 4", "install/step?step=confirm-design");
+        Say(screen, "Piet");
+        void Network(bool there) => screen.Driver.ExecuteScript($"window.__fetch ??= window.fetch; window.fetch = {(there ? "window.__fetch"
+            : "(u, o) => String(u).includes('/install/events') ? Promise.reject(new TypeError('away')) : window.__fetch(u, o)")}");
+        Network(false);
+        screen.See("[data-go]").Click();
+        screen.See("[data-unsent]", "1 not sent");
+        screen.See("[data-state='running']");
+        screen.Driver.Navigate().Refresh();
+        screen.See("[data-step='confirm-design']");
+        screen.Until(() => screen.All("[data-unsent]").Count == 0, "sent when the page is open again");
+        screen.See("[data-state='running']");
+        screen.Leaf("log");
+        screen.See(".see", "begun");
+        screen.IsClean();
+    }
+
+    /// <summary>A picture is kept, sent and shown at its step.</summary>
+    [Fact]
+    public void A_photograph_stands_at_its_step()
+    {
+        var file = Path.Combine(Directory.CreateTempSubdirectory("vanto-browser-").FullName, "joint.png");
+        File.WriteAllBytes(file, Convert.FromBase64String("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg=="));
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Gannet's Rest", "install/step?step=hole-drill%231");
+        Say(screen, "Ottoline");
+        screen.Give(".side", file);
+        screen.Until(() => screen.All("[data-photos] img").Any(i => i.GetDomProperty("naturalWidth") is "1"), "the picture is shown from the server");
+        screen.IsClean();
+    }
+
+    [Fact]
+    public void All_steps_and_the_log_stand_in_tables()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.OpenRig("Pipit", "install/all");
+        screen.See("[data-verdict] .headline", "steps are done");
+        screen.See("table", "before the day");
+        screen.IsAccessible();
+        screen.IsClean();
+    }
+}

@@ -1,0 +1,54 @@
+using Vanto.Browser.Tests.Run;
+
+namespace Vanto.Browser.Tests.Plan;
+
+public sealed class PlanTests(DemoServer demo) : IClassFixture<DemoServer>
+{
+    [Fact]
+    public void Days_answer_at_once_and_the_solver_proves_them()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.OpenRig("Marigold", "plan");
+        screen.See("[data-verdict] .headline", "Done at 15:09");
+        screen.See("[data-verdict]", "Proven: cannot finish earlier");
+        screen.See("[data-day]", "Tuesday 2027-03-02");
+        screen.Press("an hour earlier", "[data-ways]");
+        screen.See("[data-verdict] .headline", "Done at 14:14");
+        screen.Control("z");
+        screen.See("[data-verdict] .headline", "Done at 15:09");
+        screen.IsAccessible();
+        screen.IsClean();
+    }
+
+    [Fact]
+    public void A_crew_of_one_is_told_and_mended()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.OpenRig("Gannet's Rest", "plan");
+        screen.See("[data-verdict] .headline", "Done on");
+        screen.Choose("/plan/crew/0/licence", "neither");
+        screen.See("[data-verdict]", "refrigerant licence");
+        screen.Press("somebody with it", "[data-verdict]");
+        screen.See("[data-verdict] .headline", "Done");
+        screen.IsClean();
+    }
+
+    [Fact]
+    public void Box_lines_tools_and_price_stand_on_their_leaves()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.OpenRig("Marigold", "plan/buy");
+        screen.See("[data-verdict] .headline", "of the box is of no use here");
+        screen.See(".below", "made for masonry");
+        screen.Leaf("tools");
+        screen.See("[data-sizes]", "17 mm and 22 mm");
+        screen.Leaf("quote");
+        screen.See("[data-quote]", "to pay");
+        screen.Type("/plan/quote/margin", "40 %");
+        screen.See("[data-quote]", "66.7 % on the cost");
+        screen.Control("z");
+        screen.See("[data-quote]", "33.3 % on the cost");
+        screen.IsAccessible();
+        screen.IsClean();
+    }
+}
