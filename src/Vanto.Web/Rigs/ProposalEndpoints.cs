@@ -40,7 +40,8 @@ public static class ProposalEndpoints
         propose.MapPost("months", (Guid id, RigDesk desk) => Changes(id, desk, Proposals.BeginMonths));
     }
 
-    private static void Map<T>(RouteGroupBuilder propose, string name, Func<JobDesign, T, DesignEdit> edit) =>
+    private static void Map<T>(RouteGroupBuilder propose, string name, Func<JobDesign, T, DesignEdit> edit)
+        where T : class =>
         propose.MapPost(name, (Guid id, T asked, RigDesk desk) => Changes(id, desk, design => edit(design, asked)));
 
     private static async Task<Results<Ok<IReadOnlyList<DesignChange>>, NotFound>> Changes(Guid id, RigDesk desk, Func<JobDesign, DesignEdit> edit) =>

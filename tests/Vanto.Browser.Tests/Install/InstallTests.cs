@@ -86,6 +86,26 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.IsClean();
     }
 
+    /// <summary>Opened from the list, begun by a slip, taken back: open again, and the log keeps both.</summary>
+    [Fact]
+    public void A_slip_is_taken_back_and_stays_in_the_log()
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Marigold", "install/all");
+        screen.See("a[href*='step=confirm-design']").Click();
+        screen.See("[data-step='confirm-design'][data-state='open']");
+        Say(screen, "Wren");
+        screen.See("[data-go]").Click();
+        screen.See("[data-state='running']");
+        screen.See("[data-take-back]", "begun");
+        screen.See("[data-take-back]").Click();
+        screen.See("[data-step='confirm-design'][data-state='open']");
+        screen.Leaf("log");
+        screen.See(".see", "begun");
+        screen.See(".see", "taken back");
+        screen.IsClean();
+    }
+
     [Fact]
     public void All_steps_and_the_log_stand_in_tables()
     {

@@ -34,6 +34,7 @@ public sealed class LeafTests(DemoServer demo) : IClassFixture<DemoServer>
         { "Thistle Van", "customary", 390, 844 },
     };
 
+    /// <summary>On one laptop and one phone in all three schemes, on the other two in one after the other from leaf to leaf.</summary>
     [Theory]
     [MemberData(nameof(Screens))]
     public void Each_leaf_answers_at_the_top_and_fits(string rig, string units, int width, int height)
@@ -58,7 +59,7 @@ public sealed class LeafTests(DemoServer demo) : IClassFixture<DemoServer>
                 m.Small.ShouldBeEmpty(where);
             else
                 m.Picture.ShouldBeLessThanOrEqualTo(1, $"{where}: the picture ends in sight");
-            for (var scheme = 0; scheme < 3; scheme++)
+            for (var scheme = 0; scheme < (phone == (rig == "Marigold") ? 1 : 3); scheme++)
             {
                 screen.IsAccessible();
                 screen.Keyboard("s");

@@ -55,7 +55,7 @@ const columns: SheetColumn<SiteStep>[] = [
       </div>
       <SheetTable name="Run sheet" :rows="site.steps" :columns="columns" :row-class="(s) => s.state" copies>
         <template #name="{ row }">
-          <RouterLink :to="{ path: `/rig/${rig.id}/install/step`, query: { step: row.id } }">{{ row.name }}</RouterLink>
+          <RouterLink class="open" :to="{ path: `/rig/${rig.id}/install/step`, query: { step: row.id } }">{{ row.name }}</RouterLink>
         </template>
       </SheetTable>
       <p v-if="site.outside.length" class="soft">Done outside the plan: {{ site.outside.join(', ') }}.</p>
@@ -64,6 +64,13 @@ const columns: SheetColumn<SiteStep>[] = [
 </template>
 
 <style scoped>
+@media (max-width: 700px) {
+  .open {
+    display: flex;
+    align-items: center;
+    min-height: 44px;
+  }
+}
 .bar {
   height: 12px;
   background: var(--ground);

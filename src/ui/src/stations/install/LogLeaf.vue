@@ -26,7 +26,7 @@ const columns: SheetColumn<Row>[] = [
   { key: 'at', label: 'at', text: (r) => new Date(r.at).toLocaleString('sv').slice(0, 16), width: 140 },
   { key: 'by', label: 'by', text: (r) => r.by, width: 110 },
   { key: 'step', label: 'step', text: (r) => nameOf(r.event.step), wide: true },
-  { key: 'what', label: '', text: (r) => eventWords[r.event.type], width: 110 },
+  { key: 'what', label: '', text: (r) => (r.event.void ? 'taken back' : eventWords[r.event.type]), width: 110 },
   {
     key: 'said',
     label: 'written down',
