@@ -63,6 +63,18 @@ public sealed record Conductor(WireSize Size, double AreaMm2, double Cmil, doubl
         Metric(WireSize.Sq95, 95, 0.193, 0.206), Metric(WireSize.Sq120, 120, 0.153, 0.161), Metric(WireSize.Sq150, 150, 0.124, 0.129),
     ];
 
+    /// <summary>Free depth that a conductor asks for in front of its terminal, m, by its area in mm²; NEC table 312.6(A), recalled.</summary>
+    public static double BendM(double areaMm2) => areaMm2 switch
+    {
+        < 8 => 0,
+        < 20 => 0.038,
+        < 30 => 0.051,
+        < 40 => 0.064,
+        < 50 => 0.076,
+        < 75 => 0.089,
+        _ => 0.102,
+    };
+
     private static readonly Dictionary<WireSize, Conductor> BySize = All.ToDictionary(c => c.Size);
 
     /// <summary>Of a size.</summary>

@@ -70,6 +70,7 @@ public sealed record EntryDesign : DesignPart
     [Field(QuantityKind.Count, 1, 30, Label = "Conductors in that box")] public int BoxWires { get; init; } = 6;
     [Field(QuantityKind.Count, 0, 60, Label = "Free places in the board")] public int FreePlaces { get; init; } = 2;
     [Ask("The breaker is one that the board takes")] public bool BoardTakesIt { get; init; } = true;
+    [Ask("A socket is within 7.5 m of the outdoor unit")] public bool Socket { get; init; } = true;
     [Ask("A disconnect is at the unit")] public bool Disconnect { get; init; } = true;
     [Field(QuantityKind.Current, 1, 400, Label = "its rating", Help = "empty takes the next that is made", Optional = true)]
     public double? DisconnectA { get; init; }
@@ -101,6 +102,9 @@ public sealed record BatteryWiringDesign : DesignPart
     [Field(QuantityKind.Count, 1, 8, Label = "Lugs on the fullest stud")] public int Lugs { get; init; } = 2;
     [Field(QuantityKind.Count, 5, 12, Label = "that stud, M")] public int StudM { get; init; } = 8;
     [Field(QuantityKind.Torque, 0.5, 60, Label = "Its torque by the maker", Optional = true)] public double? TorqueNm { get; init; }
+    [Field(QuantityKind.Torque, 0.5, 60, Label = "tightened to", Help = "as the wrench showed", Optional = true)] public double? TightenedNm { get; init; }
+    [Field(QuantityKind.SmallLength, 0.01, 1, Label = "Free in front of the lug", Help = "to the next wall or cover", Optional = true)]
+    public double? FreeM { get; init; }
 }
 
 /// <summary>Cable and isolator of the modules.</summary>
@@ -117,6 +121,7 @@ public sealed record PvWiringDesign : DesignPart
     [Field(QuantityKind.Current, 1, 200, Label = "and breaks", Optional = true)] public double? IsolatorA { get; init; }
     [Ask("It is made for AC only")] public bool AcSwitch { get; init; }
     [Ask("Frames and rails go to earth")] public bool FramesEarthed { get; init; } = true;
+    [Ask("The strings lose their volts when the mains are cut")] public bool RapidShutdown { get; init; }
     [Field(QuantityKind.Voltage, -1500, 1500, Label = "A string measures", Help = "open, in the sun; minus where it shows minus", Optional = true)]
     public double? StringV { get; init; }
 }

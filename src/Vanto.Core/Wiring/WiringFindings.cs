@@ -30,6 +30,15 @@ public sealed class WiringFindings
 
     private const double LeastLoopOhm = 1e-4;
 
+    /// <summary>A wrench's reading may differ from the maker's by so much; common practice.</summary>
+    private const double TorqueOff = 0.10;
+
+    /// <summary>Socket for who mends an outdoor unit, at most so far away, m; NEC 210.63, recalled.</summary>
+    private const double SocketM = 7.5;
+
+    /// <summary>Highest volts of modules on a dwelling; NEC 690.7, recalled.</summary>
+    private const double DwellingV = 600;
+
     public required WiringSetting S { get; init; }
     public required WiringAssessment R { get; init; }
 
@@ -68,7 +77,7 @@ public sealed class WiringFindings
         else if (!S.Unit.IsDc && B.RunA / B.DeviceA > Continuous + 1e-9)
             yield return Finding.Of(FindingCode.AcDeviceOver80, Severity.Caution,
                 Phrase.Of($"For hours on end {B.RunA / B.DeviceA:Fraction} of the breaker is drawn; above {Continuous:Fraction} it grows warm and opens."),
-                Protection.American.FirstOrDefault(a => B.RunA / a <= Continuous && a <= most) is > 0 and var next
+                (S.Metric ? Protection.Iec : Protection.American).FirstOrDefault(a => B.RunA / a <= Continuous && a <= most) is > 0 and var next
                     ? [OfBranch(Phrase.Of($"the next breaker"), Phrase.Of($"{next:Current}"), b => b with { DeviceA = next })] : []);
         if (S.TwoLives && S.Poles < 2)
             yield return Finding.Of(FindingCode.AcDoublePole, Severity.Stop, Phrase.Of($"Two lives feed a unit of {B.Volts:Voltage}: both must open together."),
@@ -102,6 +111,9 @@ public sealed class WiringFindings
                     Phrase.Of($"On a short the inverter gives about {fault:Current}: the breaker does "
                     + $"not open quickly. Its own shutdown and the residual-current device must; try them."));
         }
+        if (Dwelling && !S.Unit.IsDc && B is { Volts: <= 125, DeviceA: <= 20 })
+            yield return Finding.Of(FindingCode.RcdArc, Severity.Note,
+                Phrase.Of($"A circuit of {B.Volts:Voltage} to living rooms asks for arc-fault protection in many places: ask what is adopted here."));
         if (S is { Residual: ResidualKind.None, AskedResidual: not ResidualKind.None })
             yield return Finding.Of(FindingCode.RcdMissing, S.Rules == RuleBook.MarineAmerican ? Severity.Caution : Severity.Stop,
                 Phrase.Of($"No residual-current protection: people are not protected from a live case."), [OfBranch(Phrase.Of($"fit one"),
@@ -112,6 +124,9 @@ public sealed class WiringFindings
                     : Phrase.Of($"An inverter-driven compressor asks for type F or B unless its manual says that type A will do."),
                 [OfBranch(Phrase.Of($"take"), Phrase.Of($"{Calls.Name(ResidualKind.TypeFb)}"), b => b with { Residual = ResidualKind.TypeFb })]);
     }
+
+    /// <summary>A building under North American rules.</summary>
+    private bool Dwelling => S.Base == RigBase.Building && S.Rules == RuleBook.NorthAmerica;
 
     private List<Remedy> Slower() => Enum.GetValues<BreakerCurve>().Where(c => c > D.Curve && S.StartA <= Protection.AtOnce(c).Lower * B.DeviceA).Take(1)
         .Select(c => OfBranch(Phrase.Of($"curve {Calls.Name(c)}"), Phrase.Of($"bears the start"), b => b with { Curve = c })).ToList();
@@ -199,6 +214,9 @@ public sealed class WiringFindings
         if (!E.BoardTakesIt && !S.Unit.IsDc)
             yield return Finding.Of(FindingCode.BreakerNotForBoard, Severity.Stop,
                 Phrase.Of($"The breaker is not one that this board is listed for: it may sit loose and burn."));
+        if (Dwelling && !E.Socket)
+            yield return Finding.Of(FindingCode.AcSocket, Severity.Note,
+                Phrase.Of($"A socket within {SocketM:Length} of the outdoor unit is asked for, so that who mends it has power."));
         if (!E.Disconnect)
             yield return Finding.Of(FindingCode.DiscNone, Severity.Stop, Phrase.Of($"No disconnect at the unit: whoever mends it cannot make it safe."),
                 [new Remedy(Phrase.Of($"a disconnect"), Phrase.Of($"in sight of the unit"), Edit(w => w with { Entry = w.Entry with { Disconnect = true } }))]);
@@ -309,6 +327,13 @@ public sealed class WiringFindings
             yield return Finding.Of(FindingCode.LugStud, Severity.Caution,
                 Phrase.Of($"{circuitOf.Amps:Current} through an M{d.StudM:Count} stud: usual is {stud:Current}."),
                 Busbar.StudA(10) >= circuitOf.Amps ? [OfBank(Phrase.Of($"a thicker stud"), Phrase.Of($"M10"), b => b with { StudM = 10 })] : []);
+        if (d is { TorqueNm: { } asked, TightenedNm: { } wrench } && Math.Abs(wrench / asked - 1) > TorqueOff + 1e-9)
+            yield return Finding.Of(FindingCode.TorqueOff, Severity.Caution, Phrase.Of($"Tightened to {wrench:Torque}; its maker says {asked:Torque}."),
+                [OfBank(Phrase.Of($"tighten it again"), Phrase.Of($"{asked:Torque}"), b => b with { TightenedNm = asked })]);
+        if (d.FreeM is { } free && Conductor.BendM(S.Sources.Battery.CableMm2) is var room && free < room)
+            yield return Finding.Of(FindingCode.TermBending, Severity.Caution,
+                Phrase.Of($"{free:SmallLength} in front of the lug: this cable wants {room:SmallLength} to bend without pulling on the stud."),
+                [OfBank(Phrase.Of($"more room"), Phrase.Of($"{room:SmallLength}"), b => b with { FreeM = room })]);
         if (d.TorqueNm is null)
             yield return Finding.Of(FindingCode.TorqueUnknown, Severity.Note, Phrase.Of($"The torque of the studs is the maker's, not a usual one: type it."));
     }
@@ -391,6 +416,13 @@ public sealed class WiringFindings
             yield return Finding.Of(FindingCode.PvAcSwitch, Severity.Stop,
                 Phrase.Of($"A switch made for AC draws an arc of direct current that does not go out."),
                 [Of(Phrase.Of($"one for DC"), Phrase.Of($"marked for modules"), w => w with { AcSwitch = false })]);
+        if (Dwelling && p.ColdV > DwellingV)
+            yield return Finding.Of(FindingCode.PvDwellingVolts, Severity.Stop,
+                Phrase.Of($"{p.ColdV:Voltage} of a string on a cold morning: on a dwelling at most {DwellingV:Voltage}. Fewer modules in a string."));
+        if (Dwelling && !d.RapidShutdown)
+            yield return Finding.Of(FindingCode.PvRapidShutdown, Severity.Caution,
+                Phrase.Of($"Who fights a fire on this roof cannot make the strings harmless: rapid shutdown is asked for on buildings."),
+                [Of(Phrase.Of($"rapid shutdown"), Phrase.Of($"at the modules"), w => w with { RapidShutdown = true })]);
         if (!d.FramesEarthed && (S.Base == RigBase.Building && S.Rules == RuleBook.NorthAmerica || p.ColdV > 60))
             yield return Finding.Of(FindingCode.PvFrameEarth, S.Base == RigBase.Building && S.Rules == RuleBook.NorthAmerica ? Severity.Stop : Severity.Caution,
                 Phrase.Of($"Frames and rails of the modules are not joined to earth."), [Of(Phrase.Of($"join them"), Phrase.Of($"to earth"),

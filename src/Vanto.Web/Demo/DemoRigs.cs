@@ -182,6 +182,17 @@ public static class DemoRigs
         new() { Label = "3", Role = CoreRole.Data, Head = data, Outdoor = data }, new() { Label = "E", Role = CoreRole.Earth, Head = earth, Outdoor = earth },
     ];
 
+    /// <summary>The seed house's unit: the class of 18,000 BTU/h for 230 V and 50 Hz.</summary>
+    private static AcUnit SunSplit => UnitCatalogue.Find("PH-18-240")! with
+    {
+        Id = "PA-52-230",
+        SupplyVoltageV = 230,
+        FrequencyHz = 50,
+        RatedCapacityW = 5200,
+        RatedPowerW = 1400,
+        MassKg = 54,
+    };
+
     private static CrewDesign Ottoline => new() { Name = "Ottoline", Licence = Licence.Handler, RateH = 48 };
     private static CrewDesign Piet => new() { Name = "Piet", Licence = Licence.Electrician, RateH = 46 };
     private static CrewDesign Wren => new() { Name = "Wren", Licence = Licence.None, Helper = true, RateH = 26 };
@@ -599,7 +610,7 @@ public static class DemoRigs
                 },
             },
             Load = new LoadDesign { SetpointC = 18, HumidityPct = 45 },
-            Unit = new UnitDesign { Chosen = "PH-18-240", School = SizingSchool.OversizedOnPurpose, InletRiseK = 1 },
+            Unit = new UnitDesign { Own = [SunSplit], Chosen = SunSplit.Id, School = SizingSchool.OversizedOnPurpose, InletRiseK = 1 },
             Layout = new LayoutDesign
             {
                 Wall = new WallDesign
@@ -628,19 +639,9 @@ public static class DemoRigs
             Plan = Planned("2027-02-10", [Ottoline, Piet, Wren]) with { Method = new MethodDesign { Permit = true, Heats = true } },
             Wiring = new WiringDesign
             {
-                Rules = RuleBook.NorthAmerica,
-                Branch = new BranchDesign { RouteM = 22, AirC = 40, Poles = 2, Way = WireWay.Conduit, Conduit = ConduitKind.Emt },
+                Rules = RuleBook.Iec,
+                Branch = new BranchDesign { RouteM = 22, AirC = 40, Poles = 2, Insulation = WireInsulation.C75, Residual = ResidualKind.TypeFb },
                 Pv = new PvWiringDesign { CableM = 14, IsolatorV = 600, IsolatorA = 60 },
-                Between = new BetweenDesign
-                {
-                    Terminals =
-                    [
-                        new TerminalDesign { Label = "1", Role = CoreRole.Live, Head = CoreColour.Black, Outdoor = CoreColour.Black },
-                        new TerminalDesign { Label = "2", Role = CoreRole.SecondLive, Head = CoreColour.White, Outdoor = CoreColour.White },
-                        new TerminalDesign { Label = "3", Role = CoreRole.Data, Head = CoreColour.Red, Outdoor = CoreColour.Red },
-                        new TerminalDesign { Label = "E", Role = CoreRole.Earth, Head = CoreColour.Green, Outdoor = CoreColour.Green },
-                    ],
-                },
             },
             Handover = new HandoverDesign { Firm = Firm },
         };

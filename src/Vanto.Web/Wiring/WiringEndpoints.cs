@@ -12,6 +12,7 @@ public static class WiringEndpoints
     public static void MapWiring(this RouteGroupBuilder api)
     {
         api.MapGet("/rigs/{id:guid}/wiring/papers.pdf", Pdf).WithTags("wiring");
+        api.MapGet("/rigs/{id:guid}/wiring/certificate.pdf", Certificate).WithTags("wiring");
         api.MapGet("/rigs/{id:guid}/wiring/line.svg", Svg).WithTags("wiring");
     }
 
@@ -26,6 +27,17 @@ public static class WiringEndpoints
             return NoWiring();
         var pdf = WiringPdf.Render(view.Design.Name, wiring, view.Design.Units, DateOnly.FromDateTime(clock.GetLocalNow().DateTime));
         return TypedResults.File(pdf, "application/pdf", $"{FileNames.Safe(view.Design.Name)}-wiring.pdf");
+    }
+
+    private static async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> Certificate(Guid id, RigDesk desk, TimeProvider clock)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        if (view.Assessment.Wiring is not { } wiring)
+            return NoWiring();
+        var pdf = TestCertificatePdf.Render(view.Design.Name, wiring, [.. view.Records.OfType<PowerTestRecord>()], view.Design.Units,
+            DateOnly.FromDateTime(clock.GetLocalNow().DateTime));
+        return TypedResults.File(pdf, "application/pdf", $"{FileNames.Safe(view.Design.Name)}-tests.pdf");
     }
 
     private static async Task<Results<ContentHttpResult, NotFound, ProblemHttpResult>> Svg(Guid id, RigDesk desk)

@@ -44,14 +44,14 @@ public sealed class WiringTests(DemoServer demo) : IClassFixture<DemoServer>
     {
         using var screen = new Screen(demo.Server.Address);
         screen.OpenRig("Seed House 4", "wiring");
-        screen.See("[data-verdict] .headline", "14 AWG on 15 A");
+        screen.See("[data-verdict] .headline", "1.5 mm² on 10 A");
         screen.Type("/wiring/branch/routeM", "120 m");
         screen.See("[data-facts]", "the volts lost on the way");
         screen.Type("/wiring/branch/deviceA", "60 A");
         screen.See("[data-verdict]", "does not protect the unit");
         screen.Control("z");
         screen.Control("z");
-        screen.See("[data-verdict] .headline", "14 AWG on 15 A");
+        screen.See("[data-verdict] .headline", "1.5 mm² on 10 A");
         screen.IsAccessible();
         screen.IsClean();
     }

@@ -11,12 +11,16 @@ public class DemoTests(RunningServer server) : IClassFixture<RunningServer>
         await Demo.DemoRigs.Fill(server.Services);
         var yard = (await Read(await server.Http.GetAsync("/api/rigs"))).AsArray();
         yard.Select(r => r!.Text("/name")).ShouldBe(["Marigold", "Pipit", "Gannet's Rest", "Seed House 4", "Thistle Van"], ignoreOrder: true);
+        var rules = new List<string>();
         foreach (var rig in yard)
         {
             var view = await server.View(rig!.Id());
             view["assessment"]!["faults"]!.AsArray().Count.ShouldBe(0, rig!.Text("/name"));
             view.Number("/assessment/load/peakW").ShouldBeGreaterThan(300);
+            rules.Add(view.Text("/assessment/wiring/rulesWords"));
         }
+        foreach (var book in new[] { "IEC", "North American", "marine, ISO", "vehicle DC" })
+            rules.ShouldContain(r => r.StartsWith(book), $"{book} among {string.Join("; ", rules)}");
         yard = (await Read(await server.Http.GetAsync("/api/rigs"))).AsArray();
         yard.ShouldAllBe(r => !(bool)r!["pending"]!, "all have been worked out by now");
         yard.Select(r => r!.Text("/stage")).Distinct().Count().ShouldBeGreaterThan(2, "each stands at a different stage");

@@ -14,6 +14,8 @@ export interface SheetColumn<R> {
   width?: number;
   /** Takes what width is left, in proportion. */
   wide?: boolean;
+  /** Left out on a phone. */
+  desk?: boolean;
 }
 
 const props = defineProps<{
@@ -31,7 +33,8 @@ const sorted = (column: SheetColumn<T>) => (a: T, b: T) => {
   const [x, y] = [column.sort!(a), column.sort!(b)];
   return typeof x === 'number' && typeof y === 'number' ? x - y : String(x).localeCompare(String(y));
 };
-const headed = computed(() => props.columns.some((c) => c.label));
+const standing = computed(() => props.columns.filter((c) => !(narrow.value && c.desk)));
+const headed = computed(() => standing.value.some((c) => c.label));
 
 /** The whole table with tabs between, as a spreadsheet takes it. */
 async function copy(): Promise<void> {
@@ -52,7 +55,7 @@ async function copy(): Promise<void> {
       :scrollbar-tabindex="0"
     >
       <el-table-column
-        v-for="(column, index) in columns"
+        v-for="(column, index) in standing"
         :key="column.key"
         :prop="column.key"
         :label="column.label"
@@ -60,7 +63,7 @@ async function copy(): Promise<void> {
         :sortable="!!column.sort"
         :sort-method="column.sort ? sorted(column) : undefined"
         :min-width="column.width ?? (column.wide ? 160 : undefined)"
-        :fixed="narrow && index === 0 && columns.length > 4 ? 'left' : false"
+        :fixed="narrow && index === 0 && standing.length > 4 ? 'left' : false"
         :class-name="column.number ? 'number' : ''"
       >
         <template #default="{ row }">

@@ -21,24 +21,26 @@ const states: Record<string, string> = {
 };
 const clock = (ms: number | null) => (ms === null ? '' : new Date(ms).toTimeString().slice(0, 5));
 const columns: SheetColumn<SiteStep>[] = [
-  { key: 'stage', label: 'stage', text: (s) => s.stage, width: 150 },
+  { key: 'stage', label: 'stage', text: (s) => s.stage, width: 150, desk: true },
   { key: 'name', label: 'step', text: (s) => s.name, wide: true },
   { key: 'state', label: 'stands', text: (s) => states[s.state]!, width: 110 },
-  { key: 'begun', label: 'begun', text: (s) => clock(s.firstStartMs), width: 70 },
-  { key: 'done', label: 'done', text: (s) => clock(s.doneMs), width: 70 },
+  { key: 'begun', label: 'begun', text: (s) => clock(s.firstStartMs), width: 70, desk: true },
+  { key: 'done', label: 'done', text: (s) => clock(s.doneMs), width: 70, desk: true },
   {
     key: 'hands',
     label: 'hands',
     number: true,
     text: (s) => (s.handsMs ? spanOf(s.handsMs / 60000) : `likely ${spanOf(s.likelyMin)}`),
     width: 120,
+    desk: true,
   },
-  { key: 'by', label: 'by', text: (s) => s.by, width: 90 },
+  { key: 'by', label: 'by', text: (s) => s.by, width: 74 },
   {
     key: 'open',
     label: 'gate',
     text: (s) => (s.contested.length ? 'to be looked at' : s.overrides.length ? 'passed over' : ''),
     width: 120,
+    desk: true,
   },
 ];
 </script>
@@ -79,7 +81,7 @@ const columns: SheetColumn<SiteStep>[] = [
 .bar i {
   display: block;
   height: 100%;
-  background: var(--passed);
+  background: var(--pass);
 }
 :deep(.running),
 :deep(.waiting),

@@ -239,6 +239,19 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
   max-width: 26rem;
   white-space: nowrap;
 }
+.who input,
+.side form input {
+  font: inherit;
+  font-size: 1.15rem;
+  min-height: 48px;
+  padding: 0 12px;
+  color: var(--ink);
+  background: var(--raised);
+  border: 2px solid var(--rule);
+  border-radius: 4px;
+  min-width: 0;
+  width: 100%;
+}
 .me {
   min-height: 44px;
   font-weight: 640;
@@ -381,7 +394,7 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
 }
 @media (max-width: 700px) {
   .go {
-    bottom: 8px;
+    bottom: 62px;
     z-index: 3;
   }
 }

@@ -103,6 +103,6 @@ const file = (name: string) => `/api/rigs/${rig.id}/plan/${name}`;
 .ways em {
   font-style: normal;
   font-weight: 560;
-  color: var(--passed);
+  color: var(--pass);
 }
 </style>

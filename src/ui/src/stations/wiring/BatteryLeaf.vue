@@ -29,7 +29,7 @@ const bars = computed(() =>
       <AskGroup
         title="Studs and first closing"
         :open="false"
-        :paths="under('battery', 'lugs', 'studM', 'torqueNm', 'inverterMf', 'prechargeOhm')"
+        :paths="under('battery', 'lugs', 'studM', 'torqueNm', 'tightenedNm', 'freeM', 'inverterMf', 'prechargeOhm')"
       />
       <AskGroup
         v-if="modules"
@@ -47,6 +47,7 @@ const bars = computed(() =>
             'isolatorA',
             'acSwitch',
             'framesEarthed',
+            'rapidShutdown',
             'stringV',
           )
         "

@@ -65,6 +65,12 @@ const net: SheetColumn<ConnectionRow>[] = [
   { key: 'through', label: 'through', text: (n) => n.through },
   { key: 'to', label: 'to', text: (n) => n.to },
 ];
+/** Pictures of both terminal blocks, as the run sheet kept them. */
+const photos = computed(() =>
+  (rig.assessment?.install?.steps ?? [])
+    .filter((s) => s.photoSlot === 'head-terminals' || s.photoSlot === 'outdoor-terminals')
+    .map((s) => ({ id: s.id, name: s.photoSlot === 'head-terminals' ? 'Head' : 'Outdoor unit', hashes: s.photos })),
+);
 const effects: Record<string, string> = {
   direct: 'The alarm stops the unit directly.',
   indirect: 'The alarm stops the unit through the head.',
@@ -144,6 +150,17 @@ const effects: Record<string, string> = {
           Colours are your own choice; both ends must agree. Photograph both blocks before the covers close.
         </figcaption>
       </figure>
+      <div v-if="rows.length && photos.length" class="blocks" data-block-photos>
+        <section v-for="slot in photos" :key="slot.id">
+          <h2>{{ slot.name }}</h2>
+          <a v-for="h in slot.hashes" :key="h" :href="`/api/rigs/${rig.id}/install/photos/${h}`" target="_blank" rel="noopener"
+            ><img :src="`/api/rigs/${rig.id}/install/photos/${h}`" :alt="`terminals of the ${slot.name.toLowerCase()}`"
+          /></a>
+          <RouterLink :to="{ path: `/rig/${rig.id}/install/step`, query: { step: slot.id } }" class="take">
+            {{ slot.hashes.length ? 'another photograph' : 'photograph it at its step' }}
+          </RouterLink>
+        </section>
+      </div>
       <p v-if="between.alarm" class="alarm" :class="{ bad: between.alarm.effect === 'none' || !between.alarm.dataWhole }" data-alarm>
         <b>{{ effects[between.alarm.effect] }}</b>
         <span class="soft small">
@@ -173,6 +190,26 @@ const effects: Record<string, string> = {
 </template>
 
 <style scoped>
+.blocks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 28px;
+}
+.blocks h2 {
+  margin: 0.3rem 0 0;
+}
+.blocks img {
+  display: block;
+  width: 160px;
+  height: 120px;
+  object-fit: cover;
+  border: 1px solid var(--rule);
+}
+.blocks .take {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
 .ends {
   margin: 0;
 }

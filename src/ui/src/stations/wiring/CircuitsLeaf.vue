@@ -64,7 +64,9 @@ const fits: Record<string, string> = {
       <AskGroup
         title="Bends, box, board, disconnect"
         :open="false"
-        :paths="under('entry', 'bendsDeg', 'boxCm3', 'boxWires', 'freePlaces', 'boardTakesIt', 'disconnect', 'disconnectA', 'whipM')"
+        :paths="
+          under('entry', 'bendsDeg', 'boxCm3', 'boxWires', 'freePlaces', 'boardTakesIt', 'socket', 'disconnect', 'disconnectA', 'whipM')
+        "
       />
       <AskGroup title="Colours" :open="false" :paths="under('branch', 'lightLive', 'lightMarked', 'greenLive')" />
     </template>

@@ -45,6 +45,7 @@ const rows: SheetColumn<PowerTestRow>[] = [
       </div>
       <p class="take">
         <PaperLink :href="`/api/rigs/${rig.id}/wiring/papers.pdf`" kind="PDF">Test sheet with the papers</PaperLink>
+        <PaperLink :href="`/api/rigs/${rig.id}/wiring/certificate.pdf`" kind="PDF" paper="certificate">Certificate of the tests</PaperLink>
       </p>
     </template>
     <template v-if="wiring" #below>
