@@ -12,6 +12,9 @@ public sealed class Screen : IDisposable
     /// <summary>Screens narrower than this are phones, with touch.</summary>
     private const int Phone = 500;
 
+    private static readonly Lazy<string> Axe = new(() =>
+        File.ReadAllText(Path.Combine(VantoServer.Root, "src", "ui", "node_modules", "axe-core", "axe.min.js")));
+
     private readonly string _profile = Directory.CreateTempSubdirectory("vanto-chromium-").FullName;
     private readonly Uri _address;
     private readonly List<string> _expectedFailures = [];
@@ -218,15 +221,18 @@ public sealed class Screen : IDisposable
     public void Expect(string failure) => _expectedFailures.Add(failure);
 
     /// <summary>Serious accessibility faults of the page as it stands, by axe-core.</summary>
-    public void IsAccessible()
+    /// <param name="coloursOnly">Contrast alone, where the rest was looked at in another scheme.</param>
+    public void IsAccessible(bool coloursOnly = false)
     {
-        Driver.ExecuteScript(File.ReadAllText(Path.Combine(VantoServer.Root, "src", "ui", "node_modules", "axe-core", "axe.min.js")));
+        if (Driver.ExecuteScript("return !window.axe") is true)
+            Driver.ExecuteScript(Axe.Value);
         var found = (string?)Driver.ExecuteAsyncScript("""
             const done = arguments[arguments.length - 1];
-            axe.run(document, { resultTypes: ['violations'] }).then(r => done(JSON.stringify(r.violations
+            const all = { resultTypes: ['violations'] };
+            axe.run(document, arguments[0] ? { ...all, runOnly: ['color-contrast'] } : all).then(r => done(JSON.stringify(r.violations
               .filter(v => v.impact === 'serious' || v.impact === 'critical')
               .map(v => v.id + ': ' + v.nodes.slice(0, 4).map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join(' | ')))));
-            """);
+            """, coloursOnly);
         JsonSerializer.Deserialize<string[]>(found!)!.ShouldBeEmpty(Driver.Url);
     }
 

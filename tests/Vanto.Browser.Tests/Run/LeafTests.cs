@@ -34,7 +34,7 @@ public sealed class LeafTests(DemoServer demo) : IClassFixture<DemoServer>
         { "Thistle Van", "customary", 390, 844 },
     };
 
-    /// <summary>On one laptop and one phone in all three schemes, on the other two in one after the other from leaf to leaf.</summary>
+    /// <summary>On one laptop in all three schemes, on the others in one after the other from leaf to leaf.</summary>
     [Theory]
     [MemberData(nameof(Screens))]
     public void Each_leaf_answers_at_the_top_and_fits(string rig, string units, int width, int height)
@@ -49,7 +49,7 @@ public sealed class LeafTests(DemoServer demo) : IClassFixture<DemoServer>
             screen.Go($"{address}/{station}/{leaf}");
             screen.See("[data-verdict] .headline");
             screen.Until(() => screen.All(".el-skeleton").Count == 0, $"{station}/{leaf} is there");
-            var m = JsonSerializer.Deserialize<Measure>((string)screen.Driver.ExecuteScript(Measured)!)!;
+            var m = Settled(screen, width);
             var where = $"{rig} {station}/{leaf} at {width}";
             m.Wide.ShouldBeEmpty(where);
             m.Page.ShouldBeLessThanOrEqualTo(width, where);
@@ -59,13 +59,25 @@ public sealed class LeafTests(DemoServer demo) : IClassFixture<DemoServer>
                 m.Small.ShouldBeEmpty(where);
             else
                 m.Picture.ShouldBeLessThanOrEqualTo(1, $"{where}: the picture ends in sight");
-            for (var scheme = 0; scheme < (phone == (rig == "Marigold") ? 1 : 3); scheme++)
+            for (var scheme = 0; scheme < (rig == "Marigold" && !phone ? 3 : 1); scheme++)
             {
-                screen.IsAccessible();
+                screen.IsAccessible(coloursOnly: scheme > 0);
                 screen.Keyboard("s");
             }
         }
         screen.IsClean();
+    }
+
+    /// <summary>The page as it stands once its drawings have taken their places; what stays too wide is returned as it is.</summary>
+    private static Measure Settled(Screen screen, int width)
+    {
+        for (var tries = 0; ; tries++)
+        {
+            var m = JsonSerializer.Deserialize<Measure>((string)screen.Driver.ExecuteScript(Measured)!)!;
+            if (tries == 10 || m.Wide.Length == 0 && m.Page <= width)
+                return m;
+            Thread.Sleep(200);
+        }
     }
 
     /// <summary>Pages that are no leaf of a station, on the phone.</summary>
