@@ -3,12 +3,14 @@ using System.Net.Sockets;
 using System.Net;
 using System.Reflection;
 using System.Text.Json.Serialization.Metadata;
+using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.OpenApi;
 using Serilog;
 using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
+using Vanto.Web.Crew;
 using Vanto.Web.Energy;
 using Vanto.Web.Handover;
 using Vanto.Web.Install;
@@ -34,10 +36,10 @@ public static class Server
     private const int PortsTried = 20;
 
     /// <summary>Serves until Ctrl-C.</summary>
-    /// <param name="args"><c>--store FILE</c>, <c>--port N</c>, <c>--demo</c>.</param>
+    /// <param name="args"><c>--store FILE</c>, <c>--port N</c>, <c>--demo</c>, <c>--share</c>, <c>--tls</c>.</param>
     public static async Task<int> Run(string[] args)
     {
-        var options = new ConfigurationBuilder().AddCommandLine([.. args.Where(a => a != "--demo")]).Build();
+        var options = new ConfigurationBuilder().AddCommandLine([.. args.Where(a => a is not ("--demo" or "--share" or "--tls"))]).Build();
         var store = options["store"] ?? Path.Combine(
             Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.DoNotVerify), "vanto", "vanto.db");
         if (!int.TryParse(options["port"] ?? "5080", NumberStyles.None, CultureInfo.InvariantCulture, out var wanted) || wanted is < 1 or > 65535)
@@ -50,7 +52,7 @@ public static class Server
             // Held until the process ends: no second server, and no restore under this one.
             using var held = StoreLock.Take(store);
             StoreFile.Prepare(store, Console.WriteLine);
-            return await Serve(store, wanted, args.Contains("--demo"));
+            return await Serve(store, wanted, args);
         }
         catch (Exception e) when (e is StoreException or Microsoft.Data.Sqlite.SqliteException)
         {
@@ -59,7 +61,7 @@ public static class Server
         }
     }
 
-    private static async Task<int> Serve(string store, int wanted, bool demo)
+    private static async Task<int> Serve(string store, int wanted, string[] args)
     {
         var port = FreePort(wanted);
         if (port is null)
@@ -70,10 +72,16 @@ public static class Server
         if (port != wanted)
             Console.WriteLine($"Port {wanted} is in use; taking {port}.");
         var app = Build(new WebApplicationOptions { Args = [], WebRootPath = Path.Combine(AppContext.BaseDirectory, "wwwroot") }, store, port.Value);
-        if (demo && StoreFile.IsEmpty(store))
+        if (args.Contains("--demo") && StoreFile.IsEmpty(store))
             await Demo.DemoRigs.Fill(app.Services);
         await app.StartAsync();
         Console.WriteLine($"Vanto is at http://127.0.0.1:{port}");
+        if (args.Contains("--share"))
+        {
+            var gate = app.Services.GetRequiredService<CrewGate>();
+            await gate.Open(args.Contains("--tls"));
+            Console.WriteLine($"The crew's network: {string.Join(", ", gate.Addresses)}; a code for a device stands in the yard.");
+        }
         _ = Task.Run(() => WarmUp(app.Services));
         await app.WaitForShutdownAsync();
         return 0;
@@ -101,6 +109,9 @@ public static class Server
         });
         var storeOptions = StoreFile.Options(store);
         builder.Services.AddScoped(_ => new VantoStore(storeOptions));
+        builder.Services.AddSingleton(s => new CrewBook(CrewBook.FileOf(store), s.GetRequiredService<TimeProvider>()));
+        builder.Services.AddSingleton(s => new CrewGate(s.GetRequiredService<CrewBook>(), s.GetRequiredService<IServer>(),
+            s.GetRequiredService<TimeProvider>(), s.GetRequiredService<ILogger<CrewGate>>(), store));
         Register(builder.Services, stations ?? StationRegistry.Standard);
         var app = builder.Build();
         Configure(app);
@@ -179,7 +190,7 @@ public static class Server
             app.UseStaticFiles(new StaticFileOptions
             {
                 OnPrepareResponse =
-                    c => c.Context.Response.Headers.CacheControl = c.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable",
+                    c => c.Context.Response.Headers.CacheControl = c.File.Name is "index.html" or "sw.js" or "files.json" ? "no-cache" : "public, max-age=31536000, immutable",
             });
         }
         var api = app.MapGroup("/api").ProducesProblem(StatusCodes.Status400BadRequest);
@@ -194,6 +205,7 @@ public static class Server
         api.MapPlan();
         api.MapInstall();
         api.MapPhotos();
+        api.MapCrew();
         api.MapUnits();
         api.MapProposals();
         api.MapSeason();

@@ -24,6 +24,8 @@ public sealed class Screen : IDisposable
     {
         _address = address;
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        // The door to the crew's network has a certificate that its machine signed for itself.
+        options.AcceptInsecureCertificates = true;
         options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
             "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--lang=en-GB", $"--window-size={width},{height}",
             $"--user-data-dir={_profile}");

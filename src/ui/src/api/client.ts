@@ -50,6 +50,8 @@ export async function ask<T>(
     body: body === undefined ? undefined : asItIs ? (body as BodyInit) : JSON.stringify(body),
   });
   if (response.status === 204) return undefined as T;
+  // Only the door to the crew's network answers so; the device joins and comes back.
+  if (response.status === 401 && location.pathname !== '/join') location.assign('/join');
   const answer = await response.json().catch(() => null);
   const refused = !response.ok || response.headers.get('content-type')?.startsWith('application/problem+json');
   if (refused)

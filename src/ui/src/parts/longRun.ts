@@ -2,6 +2,7 @@ import { computed, onUnmounted, ref, shallowRef, type ComputedRef, type Ref, typ
 import { ask, whyNot } from '../api/client';
 import { useRig } from '../stores/rig';
 import { useRuns } from '../stores/runs';
+import { freshId } from './identity';
 
 const between = 700;
 
@@ -56,7 +57,7 @@ export function useLongRun<T>(part: string): LongRun<T> {
     leave?.abort();
     const mine = new AbortController();
     leave = mine;
-    const name = crypto.randomUUID();
+    const name = freshId();
     const revision = rig.revision;
     busy.value = true;
     place.value = 0;

@@ -1,6 +1,7 @@
 import { ask, Refused, whyNot } from '../api/client';
 import type { ConflictView, JobDesign, RigChanged } from '../api/generated/schema';
 import { decimalComma, settings } from '../parts/settings';
+import { freshId } from '../parts/identity';
 
 /** One field to be changed: text as typed, or a value as it is. */
 export interface Edit {
@@ -27,7 +28,7 @@ export interface Listener {
   changed: () => void;
 }
 
-const client = crypto.randomUUID();
+const client = freshId();
 const retryAfter = 2000;
 
 /** The value of a design at a path. */

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { useMediaQuery, useTimeoutFn, useWindowSize } from '@vueuse/core';
-import { computed, onMounted, onUnmounted, ref } from 'vue';
+import { computed, defineAsyncComponent, onMounted, onUnmounted, ref } from 'vue';
 import { ask, whyNot } from '../api/client';
 import { kindOf } from '../api/description';
-import type { SurveyDesign, YardRig } from '../api/generated/schema';
+import type { CrewMe, SurveyDesign, YardRig } from '../api/generated/schema';
 import RigElevation from '../parts/RigElevation.vue';
 import { shapeOf } from '../parts/rigShape';
 import TopKeys from '../parts/TopKeys.vue';
 import { say } from '../parts/show';
 import { findingPlace } from '../run/place';
 import BeginRig from './BeginRig.vue';
+
+const CrewNetwork = defineAsyncComponent(() => import('../crew/CrewNetwork.vue'));
 
 const rigs = ref<YardRig[] | null>(null);
 /** Why the yard cannot be shown, or not as it is now. */
@@ -39,6 +41,14 @@ function width(rig: { survey: SurveyDesign }): number {
   const shape = shapeOf(rig.survey);
   return shape.length + shape.nose + 1.4;
 }
+
+const crew = ref(false);
+/** Who shares is who sits at this machine; on a phone of the crew there is nothing to switch. */
+const owner = ref(false);
+onMounted(async () => {
+  const me = await ask<CrewMe>('GET', '/crew/me').catch(() => null);
+  owner.value = me?.role === 'owner';
+});
 
 let here = true;
 const wait = ref(0);
@@ -92,9 +102,11 @@ const stageWords: Record<string, string> = {
       <span class="soft">{{ rigs ? told : '' }}</span>
       <span class="space" />
       <RouterLink to="/bench" class="key">Bench</RouterLink>
+      <button v-if="owner" type="button" class="key" :aria-expanded="crew" data-crew-open @click="crew = !crew">Crew</button>
       <TopKeys />
     </header>
     <main>
+      <CrewNetwork v-if="crew" />
       <p v-if="unread" class="severity-stop" role="alert" data-yard-error>
         {{ unread }}
         {{ rigs ? 'What stands here may not be the newest.' : 'The rigs are in the store; they are asked for again in a moment.' }}

@@ -4,6 +4,7 @@ import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue';
 import { ask, Refused } from '../../api/client';
 import type { InstallValues, RigView, SentEvent, TakenEvents } from '../../api/generated/schema';
 import { useRig } from '../../stores/rig';
+import { contentHash, freshId } from '../../parts/identity';
 
 /** An event in this device's own log: kept until the server holds it, and thirty days after. */
 interface KeptEvent {
@@ -54,7 +55,7 @@ const most = 200;
 async function device(): Promise<string> {
   const known = await db.facts.get('device');
   if (known) return known.value;
-  const made = crypto.randomUUID().slice(0, 13);
+  const made = freshId().slice(0, 13);
   await db.facts.put({ name: 'device', value: made });
   return made;
 }
@@ -124,7 +125,7 @@ export function useSiteLog() {
       let at = await stamp();
       for (const e of events) {
         const event = { ...empty(), ...e, ...at };
-        kept.push({ id: crypto.randomUUID(), rig: rig.id, seq: at.seq, sent: { id: '', by: by.value, event, corrects }, held: null });
+        kept.push({ id: freshId(), rig: rig.id, seq: at.seq, sent: { id: '', by: by.value, event, corrects }, held: null });
         at = { ...at, seq: at.seq + 1, c: at.c + 1 };
       }
       for (const e of kept) e.sent.id = e.id;
@@ -188,8 +189,7 @@ export function useSiteLog() {
     refused.value = [];
     try {
       const blob = await scaled(file);
-      const hash = await crypto.subtle.digest('SHA-256', await blob.arrayBuffer());
-      const sha256 = Array.from(new Uint8Array(hash), (b) => b.toString(16).padStart(2, '0')).join('');
+      const sha256 = await contentHash(blob);
       await db.photos.put({ sha256, rig: rig.id, blob, held: null });
       await write([{ type: 'photoTaken', step, field: slot, text: sha256 }]);
     } catch (error) {

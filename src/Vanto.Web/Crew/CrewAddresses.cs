@@ -1,0 +1,25 @@
+using Vanto.Core.Crew;
+
+namespace Vanto.Web.Crew;
+
+/// <summary>Which right an address of the API asks for. What is not known changes something and asks for most.</summary>
+public static class CrewAddresses
+{
+    /// <summary>The right that a request needs.</summary>
+    public static CrewRight Asks(string method, PathString path)
+    {
+        var parts = (path.Value ?? "").Split('/', StringSplitOptions.RemoveEmptyEntries);
+        if (parts is ["api", "crew", ..])
+            return CrewRight.Share;
+        if (HttpMethods.IsGet(method) || HttpMethods.IsHead(method) || parts is ["api", "calc", ..] or ["api", "assess"])
+            return CrewRight.Read;
+        if (HttpMethods.IsDelete(method))
+            return CrewRight.Purge;
+        return parts switch
+        {
+            ["api", "rigs", _, "install", "events" or "photos"] or ["api", "rigs", _, "records"] => CrewRight.Record,
+            ["api", "rigs", _, "plan", "prices"] => CrewRight.Prices,
+            _ => CrewRight.Design,
+        };
+    }
+}

@@ -1,0 +1,75 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using QRCoder;
+using Vanto.Core.Crew;
+
+namespace Vanto.Web.Crew;
+
+/// <summary>A device as the owner sees it.</summary>
+public sealed record CrewDeviceView(Guid Id, string Name, CrewRole Role, DateTimeOffset JoinedAt, DateTimeOffset SeenAt);
+
+/// <summary>The code that stands.</summary>
+/// <param name="Digits">Six of them.</param>
+/// <param name="Role">Who comes in with it.</param>
+/// <param name="Until">It ends then.</param>
+/// <param name="Qr">The address with the code as a picture, SVG.</param>
+public sealed record JoinCodeView(string Digits, CrewRole Role, DateTimeOffset Until, string Qr);
+
+/// <summary>How the crew's network stands.</summary>
+/// <param name="On">Others than this machine are answered.</param>
+/// <param name="Tls">With a certificate.</param>
+/// <param name="Port">Of the door.</param>
+/// <param name="Addresses">At which a phone finds it.</param>
+/// <param name="Code">The code that stands.</param>
+/// <param name="Devices">Who is in.</param>
+public sealed record CrewState(bool On, bool Tls, int Port, IReadOnlyList<string> Addresses, JoinCodeView? Code, IReadOnlyList<CrewDeviceView> Devices);
+
+/// <summary>Opens or shuts the door.</summary>
+public sealed record ShareRequest(bool On, bool Tls = false);
+
+/// <summary>Asks for a code.</summary>
+public sealed record InviteRequest(CrewRole Role);
+
+/// <summary>What the owner does about the crew's network, on this machine only.</summary>
+public static class CrewEndpoints
+{
+    /// <summary>Maps them under <c>/api/crew</c>.</summary>
+    public static void MapCrew(this RouteGroupBuilder api)
+    {
+        var crew = api.MapGroup("/crew").WithTags("crew");
+        crew.MapGet("", (CrewGate gate, CrewBook book) => State(gate, book));
+        crew.MapGet("/me", () => new CrewMe(CrewRole.Owner, ""));
+        crew.MapPost("/share", Share);
+        crew.MapPost("/code", Invite).ProducesProblem(StatusCodes.Status409Conflict);
+        crew.MapDelete("/devices/{id:guid}", Results<Ok<CrewState>, NotFound> (Guid id, CrewGate gate, CrewBook book) =>
+            book.Revoke(id) ? TypedResults.Ok(State(gate, book)) : TypedResults.NotFound());
+    }
+
+    private static async Task<CrewState> Share(ShareRequest asked, CrewGate gate, CrewBook book)
+    {
+        if (asked.On)
+            await gate.Open(asked.Tls);
+        else
+            await gate.Close();
+        return State(gate, book);
+    }
+
+    private static Results<Ok<CrewState>, ProblemHttpResult> Invite(InviteRequest asked, CrewGate gate, CrewBook book)
+    {
+        if (!gate.On)
+            return TypedResults.Problem("Sharing is off: switch it on first.", statusCode: StatusCodes.Status409Conflict, title: "Nobody can come in.");
+        book.Invite(asked.Role);
+        return TypedResults.Ok(State(gate, book));
+    }
+
+    private static CrewState State(CrewGate gate, CrewBook book) => new(gate.On, gate.Tls, gate.On ? gate.Port : 0, gate.Addresses,
+        book.Code is { } code ? new JoinCodeView(code.Digits, code.Role, code.Made + JoinCode.Lasts, Qr($"{gate.Addresses.FirstOrDefault()}/join#{code.Digits}"))
+            : null,
+        [.. book.Devices.Select(d => new CrewDeviceView(d.Id, d.Name, d.Role, d.JoinedAt, d.SeenAt))]);
+
+    private static string Qr(string address)
+    {
+        using var data = QRCodeGenerator.GenerateQrCode(address, QRCodeGenerator.ECCLevel.M);
+        using var picture = new SvgQRCode(data);
+        return picture.GetGraphic(new System.Drawing.Size(200, 200), sizingMode: SvgQRCode.SizingMode.ViewBoxAttribute);
+    }
+}

@@ -1,0 +1,55 @@
+using Vanto.Core.Crew;
+
+namespace Vanto.Core.Tests.Crew;
+
+/// <summary>Codes and rights of the crew's network. The product's own choice, no published source.</summary>
+public class CrewTests
+{
+    private static readonly DateTimeOffset Noon = new(2027, 3, 2, 12, 0, 0, TimeSpan.Zero);
+
+    [Fact]
+    public void A_code_lets_one_device_in_once()
+    {
+        var code = new JoinCode("012345", CrewRole.Helper, Noon);
+        var (verdict, after) = code.Judge("012345", Noon.AddMinutes(1));
+        verdict.ShouldBe(JoinVerdict.Joined);
+        after.Judge("012345", Noon.AddMinutes(1)).Verdict.ShouldBe(JoinVerdict.Over);
+    }
+
+    [Theory]
+    [InlineData(0, true)]
+    [InlineData(299, true)]
+    [InlineData(300, false)]
+    [InlineData(-1, false)]
+    public void It_stands_for_five_minutes(int seconds, bool stands) =>
+        new JoinCode("012345", CrewRole.Fitter, Noon).Stands(Noon.AddSeconds(seconds)).ShouldBe(stands);
+
+    [Fact]
+    public void After_five_wrong_tries_the_right_one_comes_too_late()
+    {
+        var code = new JoinCode("012345", CrewRole.Fitter, Noon);
+        foreach (var wrong in new[] { "012344", "", "0123450", "abcdef", "٠١٢٣٤٥" })
+        {
+            (var verdict, code) = code.Judge(wrong, Noon);
+            verdict.ShouldBe(JoinVerdict.Wrong, wrong);
+        }
+        code.Judge("012345", Noon).Verdict.ShouldBe(JoinVerdict.Over);
+    }
+
+    [Theory]
+    [InlineData(0, "000000")]
+    [InlineData(42, "000042")]
+    [InlineData(999999, "999999")]
+    public void Every_number_drawn_is_six_digits(int drawn, string digits) => JoinCode.Of(drawn, CrewRole.Fitter, Noon).Digits.ShouldBe(digits);
+
+    [Theory]
+    [InlineData(CrewRole.Owner, true, true, true, true, true, true)]
+    [InlineData(CrewRole.Fitter, true, true, true, false, false, false)]
+    [InlineData(CrewRole.Helper, true, true, false, false, false, false)]
+    [InlineData(CrewRole.Viewer, true, false, false, false, false, false)]
+    public void Each_role_may_what_it_may(CrewRole role, bool read, bool record, bool design, bool prices, bool purge, bool share)
+    {
+        bool[] may = [.. Enum.GetValues<CrewRight>().Select(r => CrewRights.May(role, r))];
+        may.ShouldBe([read, record, design, prices, purge, share]);
+    }
+}

@@ -1,0 +1,202 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Security.Cryptography.X509Certificates;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Http;
+using Microsoft.Extensions.DependencyInjection;
+using Vanto.Core.Crew;
+using Vanto.Web.Crew;
+using static Vanto.Web.Tests.RunningServer;
+
+namespace Vanto.Web.Tests.Crew;
+
+/// <summary>The door to the crew's network: shut, opened, joined with a code, and what each role may through it.</summary>
+public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningServer>, IAsyncLifetime
+{
+    private CrewGate Gate => server.Services.GetRequiredService<CrewGate>();
+
+    public Task InitializeAsync() => Gate.Open(false, 0);
+
+    public Task DisposeAsync() => Gate.Close();
+
+    private HttpClient Phone() => new(new SocketsHttpHandler { UseProxy = false }) { BaseAddress = new Uri($"http://127.0.0.1:{Gate.Port}") };
+
+    private async Task<string> Code(string role) =>
+        (await Read(await server.Http.PostAsJsonAsync("/api/crew/code", new { role }))).Text("/code/digits");
+
+    private async Task<HttpClient> Joined(string role, string name = "Wren")
+    {
+        var phone = Phone();
+        var me = await Read(await phone.PostAsJsonAsync("/api/crew/join", new { code = await Code(role), name }));
+        me.Text("/role").ShouldBe(role);
+        return phone;
+    }
+
+    [Fact]
+    public async Task A_stranger_gets_the_page_and_nothing_else()
+    {
+        using var phone = Phone();
+        foreach (var path in new[] { "/api/rigs", "/api/crew/me", "/api/openapi/v1.json", "/api/crew" })
+            (await phone.GetAsync(path)).StatusCode.ShouldBe(HttpStatusCode.Unauthorized, path);
+        (await phone.PostAsJsonAsync("/api/calc/psychrometrics", new { })).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        var wrong = await phone.PostAsJsonAsync("/api/crew/join", new { code = "000000", name = "Wren" });
+        wrong.StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+    }
+
+    [Fact]
+    public async Task A_code_works_once_and_five_wrong_ones_end_it()
+    {
+        using var first = Phone();
+        var code = await Code("fitter");
+        (await first.PostAsJsonAsync("/api/crew/join", new { code, name = "Piet" })).StatusCode.ShouldBe(HttpStatusCode.OK);
+        using var second = Phone();
+        (await second.PostAsJsonAsync("/api/crew/join", new { code, name = "Piet" })).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+        var other = await Code("fitter");
+        for (var i = 0; i < JoinCode.Tries; i++)
+            await second.PostAsJsonAsync("/api/crew/join", new { code = "x" + i, name = "Piet" });
+        (await (await second.PostAsJsonAsync("/api/crew/join", new { code = other, name = "Piet" })).Content.ReadAsStringAsync()).ShouldContain("is over");
+        (await second.PostAsJsonAsync("/api/crew/join", new { code = await Code("fitter"), name = " " })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
+    public async Task A_helper_writes_down_work_and_changes_no_design()
+    {
+        var rig = await server.Begin("Sandpiper");
+        await Read(await server.Patch(rig.Id(), 1, [Set("/unit/chosen", "MS-12-120")]));
+        using var phone = await Joined("helper");
+        (await Read(await phone.GetAsync($"/api/rigs/{rig.Id()}"))).Text("/design/name").ShouldBe("Sandpiper");
+        var started = new JsonObject
+        {
+            ["id"] = Guid.NewGuid(),
+            ["by"] = "Wren",
+            ["event"] = new JsonObject { ["type"] = "stepStarted", ["step"] = "arrive-park", ["device"] = "phone", ["seq"] = 1, ["l"] = 1 },
+        };
+        await Read(await phone.PostAsJsonAsync($"/api/rigs/{rig.Id()}/install/events", new JsonObject { ["events"] = new JsonArray(started), ["live"] = false }));
+        var refused = await phone.PatchAsJsonAsync($"/api/rigs/{rig.Id()}", new { baseRevision = 2, client = "t", changes = new[] { Set("/name", "Mine") } });
+        refused.StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+        (await refused.Content.ReadAsStringAsync()).ShouldContain("A helper may not change a design.");
+        (await phone.DeleteAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+        (await phone.GetAsync("/api/crew")).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+        (await server.Http.GetAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Fact]
+    public async Task A_fitter_changes_a_design_but_no_prices_and_removes_nothing()
+    {
+        var rig = await server.Begin("Dunlin");
+        using var phone = await Joined("fitter");
+        var changed = await phone.PatchAsJsonAsync($"/api/rigs/{rig.Id()}", new
+        {
+            baseRevision = 1,
+            client = "phone",
+            units = "metric",
+            decimalComma = false,
+            changes = new[] { Set("/name", "Dunlin II") },
+        });
+        (await Read(changed)).Text("/design/name").ShouldBe("Dunlin II");
+        (await phone.PostAsync($"/api/rigs/{rig.Id()}/plan/prices", new StringContent("Item,Price\n"))).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+        (await phone.DeleteAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+        (await phone.PostAsJsonAsync("/api/crew/share", new { on = false })).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+    }
+
+    [Fact]
+    public async Task A_device_that_is_sent_away_is_out_at_once()
+    {
+        using var phone = await Joined("viewer", "Ottoline");
+        (await phone.GetAsync("/api/rigs")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var state = await Read(await server.Http.GetAsync("/api/crew"));
+        var device = state["devices"]!.AsArray().Single(d => d!.Text("/name") == "Ottoline")!;
+        await Read(await server.Http.DeleteAsync($"/api/crew/devices/{device.Text("/id")}"));
+        (await phone.GetAsync("/api/rigs")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        (await server.Http.DeleteAsync($"/api/crew/devices/{device.Text("/id")}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task A_page_of_another_origin_may_do_nothing_through_the_door()
+    {
+        using var phone = await Joined("fitter");
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/rigs") { Content = JsonContent.Create(new { name = "Theirs", kind = "van" }) };
+        request.Headers.Add("Origin", "http://elsewhere.example");
+        (await phone.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+    }
+
+    [Fact]
+    public async Task Shut_it_answers_nobody_and_gives_no_code()
+    {
+        using var phone = await Joined("fitter");
+        await Gate.Close();
+        await Should.ThrowAsync<HttpRequestException>(() => phone.GetAsync("/api/rigs"));
+        (await server.Http.PostAsJsonAsync("/api/crew/code", new { role = "fitter" })).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (await server.Http.GetAsync("/api/rigs")).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Fact]
+    public async Task With_a_certificate_of_its_own_it_speaks_to_who_trusts_it_and_keeps_it()
+    {
+        await Gate.Close();
+        await Gate.Open(true, 0);
+        string? shown = null;
+        using var phone = new HttpClient(new HttpClientHandler
+        {
+            ServerCertificateCustomValidationCallback = (_, certificate, _, _) => (shown = certificate!.Thumbprint) is not null,
+        })
+        { BaseAddress = new Uri($"https://127.0.0.1:{Gate.Port}") };
+        using var own = X509CertificateLoader.LoadCertificate(await phone.GetByteArrayAsync("/vanto.cer"));
+        own.Thumbprint.ShouldBe(shown);
+        own.HasPrivateKey.ShouldBeFalse();
+        own.NotAfter.ShouldBeLessThan(DateTime.Now.AddDays(398));
+        await Gate.Close();
+        await Gate.Open(true, 0);
+        using var again = new HttpClient(new HttpClientHandler
+        {
+            ServerCertificateCustomValidationCallback = (_, certificate, _, _) => certificate!.Thumbprint == shown,
+        })
+        { BaseAddress = new Uri($"https://127.0.0.1:{Gate.Port}") };
+        (await again.GetAsync("/api/rigs")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+    }
+
+    /// <summary>Every address of the API that changes something asks for more than reading.</summary>
+    [Fact]
+    public async Task No_address_that_changes_something_is_open_to_a_viewer()
+    {
+        var api = await Read(await server.Http.GetAsync("/api/openapi/v1.json"));
+        foreach (var (path, methods) in api["paths"]!.AsObject())
+            foreach (var method in methods!.AsObject().Select(m => m.Key).Where(m => m is not ("get" or "head")))
+            {
+                var right = CrewAddresses.Asks(method, new PathString(path));
+                if (!path.StartsWith("/api/calc/") && path != "/api/assess")
+                    CrewRights.May(CrewRole.Viewer, right).ShouldBeFalse($"{method} {path}");
+            }
+    }
+
+    [Fact]
+    public void A_device_that_was_away_for_twelve_hours_joins_again_and_the_book_is_kept()
+    {
+        var file = Path.Combine(Directory.CreateTempSubdirectory("vanto-crew-").FullName, "crew.json");
+        var clock = new Hands(new DateTimeOffset(2027, 3, 2, 8, 0, 0, TimeSpan.Zero));
+        var book = new CrewBook(file, clock);
+        var (_, token) = book.Join(book.Invite(CrewRole.Helper).Digits, "Wren");
+        clock.Now += TimeSpan.FromHours(11);
+        new CrewBook(file, clock).Who(token)!.Name.ShouldBe("Wren");
+        File.ReadAllText(file).ShouldNotContain(token!);
+        clock.Now += TimeSpan.FromHours(12.5);
+        new CrewBook(file, clock).Who(token).ShouldBeNull();
+        new CrewBook(file, clock).Devices.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Codes_are_spread_over_all_there_are()
+    {
+        var book = new CrewBook(Path.Combine(Path.GetTempPath(), "none.crew.json"), TimeProvider.System);
+        var codes = Enumerable.Range(0, 3000).Select(_ => book.Invite(CrewRole.Fitter).Digits).ToList();
+        codes.Select(c => c[0]).Distinct().Count().ShouldBe(10);
+        codes.Distinct().Count().ShouldBeGreaterThan(2950, "of 3,000 among a million few fall together");
+    }
+
+    private sealed class Hands(DateTimeOffset now) : TimeProvider
+    {
+        public DateTimeOffset Now { get; set; } = now;
+
+        public override DateTimeOffset GetUtcNow() => Now;
+    }
+}
