@@ -394,6 +394,7 @@ public enum FindingCode
     [Judged("plan", "days.none", Severity.Stop, Field = "/plan/when/to")] NoRoomInDays,
     [Judged("plan", "finisher.unbooked", Severity.Caution, Field = "/plan/when/finisherDay")] FinisherUnbooked,
     [Judged("plan", "not.today", Severity.Caution, Field = "/plan/when/from")] NotToday,
+    [Judged("plan", "own.circle", Severity.Caution)] OwnCircle,
     [Judged("plan", "roof.heat", Severity.Caution, Field = "/plan/when/outOfHeat")] RoofInHeat,
     [Judged("plan", "supply.small", Severity.Stop, Field = "/plan/when/supplyW")] SupplySmall,
 

@@ -21,10 +21,47 @@ public sealed record GateFacts(IReadOnlySet<string> Tags, IReadOnlySet<string> S
 /// <param name="Passed">It passes.</param>
 /// <param name="Said">What was written down.</param>
 /// <param name="Passing">It was passed over with a reason.</param>
+/// <param name="Units">Units that a value may be typed in, its own first; empty for other kinds.</param>
 public sealed record GateRow(string Key, string Kind, string Words, string Unit, double? Min, double? Max, string Passes, string Override, bool Start,
     bool Passed,
     string Said,
-    bool Passing);
+    bool Passing,
+    IReadOnlyList<GateUnit> Units);
+
+/// <summary>A unit that a gate's value may be typed in: value = typed · factor + offset, in the gate's own unit. Definitions.</summary>
+public sealed record GateUnit(string Symbol, double Factor, double Offset = 0)
+{
+    private const double InchM = 0.0254;
+    private const double PoundKg = 0.45359237;
+    private const double PoundForceN = 4.4482216152605;
+
+    /// <summary>Pressure of a micron of mercury, Pa; conventional.</summary>
+    private const double MicronPa = 0.133322387415;
+
+    private static readonly Dictionary<string, GateUnit[]> Others = new()
+    {
+        ["m"] = [new("cm", 0.01), new("mm", 0.001), new("in", InchM), new("ft", 12 * InchM)],
+        ["mm"] = [new("in", 1000 * InchM)],
+        ["mm/m"] = [new("%", 10), new("in/ft", 1000.0 / 12)],
+        ["degC"] = [new("°F", 5.0 / 9, -160.0 / 9)],
+        ["MPa"] = [new("bar", 0.1), new("psi", 1e-6 * PoundForceN / (InchM * InchM))],
+        ["Pa"] = [new("micron", MicronPa), new("mbar", 100)],
+        ["W"] = [new("kW", 1000)],
+        ["A"] = [new("mA", 0.001)],
+        ["L"] = [new("ml", 0.001), new("US gal", 3.785411784)],
+        ["kg"] = [new("g", 0.001), new("lb", PoundKg)],
+        ["N·m"] = [new("ft·lb", 12 * InchM * PoundForceN), new("in·lb", InchM * PoundForceN)],
+        ["Mohm"] = [new("GΩ", 1000), new("kΩ", 0.001)],
+        ["ohm"] = [new("mΩ", 0.001)],
+    };
+
+    /// <summary>A unit of the library as people write it, and the others of its kind.</summary>
+    public static IReadOnlyList<GateUnit> Of(string unit) =>
+        [new(Said(unit), 1), .. Others.GetValueOrDefault(unit, [])];
+
+    /// <summary>As people write it.</summary>
+    public static string Said(string unit) => unit switch { "degC" => "°C", "Mohm" => "MΩ", "ohm" => "Ω", "count" => "", _ => unit };
+}
 
 /// <summary>Looks at the gates of a step.</summary>
 public static class GateEvaluator
@@ -69,8 +106,9 @@ public static class GateEvaluator
             "no-stop" => $"no stop is open at {g.Station}",
             _ => Said(g.Field!),
         };
-        return new GateRow(g.Key, g.Kind, char.ToUpperInvariant(words[0]) + words[1..], g.Unit ?? "", min, max, g.Passes ?? "", g.Override, start, passed,
-            reading is null ? "" : reading.Text.Length > 0 ? reading.Text : FormattableString.Invariant($"{reading.Value:0.####}"), passing);
+        return new GateRow(g.Key, g.Kind, char.ToUpperInvariant(words[0]) + words[1..], GateUnit.Said(g.Unit ?? ""), min, max, g.Passes ?? "", g.Override, start, passed,
+            reading is null ? "" : reading.Text.Length > 0 ? reading.Text : FormattableString.Invariant($"{reading.Value:0.####}"), passing,
+            g.Kind == "value" ? GateUnit.Of(g.Unit ?? "") : []);
     }
 
     private static string Said(string slug) => slug.Replace('-', ' ');

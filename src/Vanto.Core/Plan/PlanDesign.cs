@@ -75,6 +75,23 @@ public sealed record WhenDesign : DesignPart
     [Field(QuantityKind.Ratio, 0.3, 4, Label = "Our pace", Help = "times the library's minutes")] public double Pace { get; init; } = 1;
 }
 
+/// <summary>Where a step is done.</summary>
+public enum StepPlace { [Called("inside")] Inside, [Called("outside")] Outside, [Called("on the roof")] Roof, [Called("at the shop")] Shop }
+
+/// <summary>A step that only this job has.</summary>
+public sealed record OwnStepDesign : DesignPart
+{
+    [Ask("What is done", Longest = 60)] public string Name { get; init; } = "own step";
+    [Ask("After", Options = "steps")] public string After { get; init; } = "arrive-park";
+    [Ask("Before", Options = "steps", Help = "empty where nothing waits for it")] public string Before { get; init; } = "";
+    [Field(QuantityKind.Number, 4, 120, Label = "Minutes of hands")] public double HandsMin { get; init; } = 20;
+    [Field(QuantityKind.Number, 0, 40000, Label = "Minutes it then runs by itself")] public double WaitMin { get; init; }
+    [Field(QuantityKind.Count, 1, 3, Label = "People")] public int People { get; init; } = 1;
+    [Ask("Led by")] public Licence Led { get; init; } = Licence.None;
+    [Ask("Where")] public StepPlace Place { get; init; } = StepPlace.Inside;
+    [Ask("Ticked before it ends", Longest = 120, Help = "empty asks nothing")] public string Check { get; init; } = "";
+}
+
 /// <summary>A price of the firm's own book.</summary>
 public sealed record PriceDesign : DesignPart
 {
@@ -124,6 +141,7 @@ public sealed record PlanDesign : DesignPart
     public IReadOnlyList<CrewDesign> Crew { get; init; } = [new(), new() { Name = "owner", Licence = Licence.None, Helper = true,
         RateH = 0 }];
     public WhenDesign When { get; init; } = new();
+    [Ask("Own steps", Most = 20)] public IReadOnlyList<OwnStepDesign> Own { get; init; } = [];
     [Ask("Prices", Most = 200)] public IReadOnlyList<PriceDesign> Prices { get; init; } = [];
     [Ask("Changed by hand", Most = 80)] public IReadOnlyList<TakeOffChange> Changes { get; init; } = [];
     public QuoteDesign Quote { get; init; } = new();

@@ -45,6 +45,14 @@ public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem
 
     private IEnumerable<Finding> OfTime()
     {
+        foreach (var id in net.Circles)
+        {
+            var row = OwnSteps.Of(s.Design.Own, TaskLibrary.Standard).Select(o => o.Task.Id).ToList().IndexOf(id);
+            yield return Finding.Of(FindingCode.OwnCircle, Severity.Caution,
+                Phrase.Of($"{net.Steps.First(x => x.Id == id).Name} cannot come before what it comes after: that wish is left out."),
+                [Way(Phrase.Of($"nothing waits for it"), Phrase.Of($"as planned now"),
+                    p => p with { Own = [.. p.Own.Select((o, i) => i == row ? o with { Before = "" } : o)] })]);
+        }
         static double Watts(JobStep x) => Math.Max(x.Task.SitePowerW, x.Task.Wait?.SitePowerW ?? 0);
         if (problem.SupplyW is { } watts && net.Steps.Where(x => x.OnSite && Watts(x) > watts).MaxBy(Watts) is { } heavy)
         {

@@ -9,7 +9,11 @@ namespace Vanto.Core.Plan;
 /// <param name="Zones">Heads.</param>
 /// <param name="Pace">Of the crew: hands take so many times the library's.</param>
 public sealed record JobShape(IReadOnlyList<string> Kinds, IReadOnlyDictionary<string, string> Tags, IReadOnlyDictionary<string, double> Drivers,
-    int Zones = 1, double Pace = 1);
+    int Zones = 1, double Pace = 1)
+{
+    /// <summary>Steps that only this job has.</summary>
+    public IReadOnlyList<OwnStep> Own { get; init; } = [];
+}
 
 /// <summary>A step of a job.</summary>
 /// <param name="Id">The library's, with the zone behind <c>#</c> where it is done in each.</param>
@@ -39,6 +43,9 @@ public sealed record TaskNetwork(IReadOnlyList<JobStep> Steps, IReadOnlySet<stri
 {
     private const double SplitJoints = 4;
     private const double LeftExitJoints = 2;
+
+    /// <summary>Own steps that were to come before what they come after; that wish is dropped.</summary>
+    public IReadOnlyList<string> Circles { get; init; } = [];
 
     /// <summary>Precedences in all.</summary>
     public int Edges => Steps.Sum(s => s.After.Count);
@@ -92,7 +99,8 @@ public sealed record TaskNetwork(IReadOnlyList<JobStep> Steps, IReadOnlySet<stri
     public static TaskNetwork Expand(JobShape job, TaskLibrary library)
     {
         var tags = TagsOf(job, library);
-        var kept = library.Tasks.Where(t => t.Kinds.Any(job.Kinds.Contains) && library.Holds(t.When, tags)).ToDictionary(t => t.Id);
+        LibraryTask[] all = [.. library.Tasks.Where(t => t.Kinds.Any(job.Kinds.Contains) && library.Holds(t.When, tags)), .. job.Own.Select(o => o.Task)];
+        var kept = all.ToDictionary(t => t.Id);
         IEnumerable<int> Zones(LibraryTask t) => t.Repeat == "zone" ? Enumerable.Range(1, job.Zones) : [0];
         string Id(LibraryTask t, int zone) => zone == 0 ? t.Id : $"{t.Id}#{zone}";
         var drivers = library.Drivers.ToDictionary(d => d.Id, d => job.Drivers.GetValueOrDefault(d.Id, d.Default));
@@ -100,7 +108,7 @@ public sealed record TaskNetwork(IReadOnlyList<JobStep> Steps, IReadOnlySet<stri
             drivers["joints"] = tags.Contains("exit=left") ? LeftExitJoints : SplitJoints;
         drivers["extraZones"] = job.Zones - 1;
         var steps = new List<JobStep>();
-        foreach (var task in library.Tasks.Where(t => kept.ContainsKey(t.Id)))
+        foreach (var task in all)
         {
             var hands = Hands(task, drivers, tags) * job.Pace;
             var wait = task.Wait is { } w ? Minutes.Of(w.Variants.FirstOrDefault(v => library.Holds(v.When, tags))?.Minutes ?? w.Minutes) : default;
@@ -115,7 +123,27 @@ public sealed record TaskNetwork(IReadOnlyList<JobStep> Steps, IReadOnlySet<stri
         }
         string? Until(string? until, int zone) => until is null || !kept.TryGetValue(until, out var t) ? null
             : Id(t, t.Repeat == "zone" ? zone > 0 ? zone : job.Zones : 0);
-        return new TaskNetwork(InOrder(steps), tags);
+        var circles = new List<string>();
+        foreach (var own in job.Own.Where(o => o.Before.Length > 0 && kept.ContainsKey(o.Before)))
+            if (Zones(kept[own.Before]).Select(z => Id(kept[own.Before], z)).ToList() is var waiting && waiting.Any(w => Comes(steps, own.Task.Id, w)))
+                circles.Add(own.Task.Id);
+            else
+                for (var i = 0; i < steps.Count; i++)
+                    if (waiting.Contains(steps[i].Id))
+                        steps[i] = steps[i] with { After = [.. steps[i].After, new StepEdge(own.Task.Id, true, 0)] };
+        return new TaskNetwork(InOrder(steps), tags) { Circles = circles };
+    }
+
+    /// <summary>True where a step is or comes after another.</summary>
+    private static bool Comes(List<JobStep> steps, string step, string after)
+    {
+        var by = steps.ToDictionary(s => s.Id);
+        var (seen, look) = (new HashSet<string> { step }, new Stack<string>([step]));
+        while (look.TryPop(out var at))
+            foreach (var e in by[at].After)
+                if (seen.Add(e.Step))
+                    look.Push(e.Step);
+        return seen.Contains(after);
     }
 
     private static Minutes Hands(LibraryTask task, Dictionary<string, double> drivers, IReadOnlySet<string> tags)

@@ -1,5 +1,6 @@
 using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Install;
 using Vanto.Core.Plan;
 using Vanto.Documents;
 using Vanto.Web.Rigs;
@@ -14,6 +15,7 @@ public static class PlanEndpoints
     public static void MapPlan(this RouteGroupBuilder api)
     {
         api.MapGet("/rigs/{id:guid}/plan-study", Study).WithTags("plan");
+        api.MapGet("/rigs/{id:guid}/plan-from-now", FromNow).WithTags("plan");
         api.MapGet("/rigs/{id:guid}/plan/days.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, clock, "plan",
             PlanPdf.Days)).WithTags("plan");
         api.MapGet("/rigs/{id:guid}/plan/quote.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, clock, "quote",
@@ -31,6 +33,15 @@ public static class PlanEndpoints
     private static async Task<Results<Ok<PlanStudyResult>, NotFound>> Study(Guid id, RigDesk desk, LongRuns runs, HttpContext http) =>
         await desk.View(id) is not { } view ? TypedResults.NotFound()
             : TypedResults.Ok(await runs.Run(http, stop => PlanStudy.Of(view.Design, view.Assessment, stop)));
+
+    /// <summary>The plan again, with what is done on site fixed.</summary>
+    private static async Task<Results<Ok<PlanStudyResult>, NotFound>> FromNow(Guid id, RigDesk desk, LongRuns runs, TimeProvider clock, HttpContext http)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        var (log, now) = (view.Records.OfType<InstallRecord>().ToList(), clock.GetLocalNow());
+        return TypedResults.Ok(await runs.Run(http, stop => Replan.Of(view.Design, view.Assessment, log, now, stop)));
+    }
 
     private static async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> Paper(Guid id, RigDesk desk, TimeProvider clock, string name,
         Func<string, PlanAssessment, Core.Quantities.UnitSystem, DateOnly, byte[]> made)

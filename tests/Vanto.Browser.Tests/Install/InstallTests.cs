@@ -86,6 +86,22 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.IsClean();
     }
 
+    /// <summary>A reading in the unit of the instrument in the hand is kept in the gate's own.</summary>
+    [Fact]
+    public void A_reading_is_typed_in_another_unit()
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Gannet's Rest", "install/step?step=n2-steps");
+        Say(screen, "Piet");
+        Screen.Into(screen.See("[data-field='unit-limit']"), "550");
+        screen.Press("psi", ".units");
+        screen.See(".units", "= 3.792 MPa");
+        screen.Press("write down", ".value");
+        screen.See(".gate", "550 psi");
+        screen.IsAccessible();
+        screen.IsClean();
+    }
+
     /// <summary>Opened from the list, begun by a slip, taken back: open again, and the log keeps both.</summary>
     [Fact]
     public void A_slip_is_taken_back_and_stays_in_the_log()
@@ -98,7 +114,7 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.See("[data-go]").Click();
         screen.See("[data-state='running']");
         screen.See("[data-take-back]", "begun");
-        screen.See("[data-take-back]").Click();
+        screen.Press("take back", ".side");
         screen.See("[data-step='confirm-design'][data-state='open']");
         screen.Leaf("log");
         screen.See(".see", "begun");

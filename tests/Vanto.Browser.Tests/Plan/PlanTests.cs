@@ -20,6 +20,39 @@ public sealed class PlanTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.IsClean();
     }
 
+    /// <summary>Half done on site: the rest from now on, and back to the whole plan.</summary>
+    [Fact]
+    public void The_rest_is_planned_from_now()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.OpenRig("Pipit", "plan/days");
+        screen.See("[aria-label='Steps']", "Clean and lay the gasket");
+        screen.See("[data-from-now]").Click();
+        screen.See("[data-proof]", "From now on");
+        screen.Until(() => !screen.All("[aria-label='Steps'] tbody td:nth-child(3)").Select(c => c.Text).Contains("Clean and lay the gasket"),
+            "what is done is not planned again");
+        screen.See("[aria-label='Steps']", "Feed the cables into the opening");
+        screen.See("[data-whole]").Click();
+        screen.See("[aria-label='Steps']", "Clean and lay the gasket");
+        screen.IsAccessible();
+        screen.IsClean();
+    }
+
+    [Fact]
+    public void A_step_of_our_own_takes_its_place()
+    {
+        using var screen = new Screen(demo.Server.Address);
+        screen.OpenRig("Marigold", "plan/days");
+        screen.Unfold("Steps of our own");
+        screen.Press("one more step");
+        screen.Type("/plan/own/0/name", "Wrap the press");
+        screen.Type("/plan/own/0/handsMin", "25");
+        screen.See("[aria-label='Steps']", "Wrap the press");
+        screen.OpenRig("Marigold", "install/all");
+        screen.See("table", "Wrap the press");
+        screen.IsClean();
+    }
+
     [Fact]
     public void A_crew_of_one_is_told_and_mended()
     {

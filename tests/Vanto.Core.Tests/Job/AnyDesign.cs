@@ -30,6 +30,7 @@ public static partial class AnyDesign
         ["paints"] = [.. SurveyCatalogue.Paints.Select(p => p.Id)],
         ["glazings"] = [.. SurveyCatalogue.Glazings.Select(g => g.Id)],
         ["covers"] = [.. SurveyCatalogue.Covers.Select(c => c.Id)],
+        ["steps"] = ["", .. TaskLibrary.Standard.Tasks.Select(t => t.Id)],
         ["bought"] = [.. TaskLibrary.Standard.Materials.Select(m => m.Id)],
         ["units"] = [.. UnitCatalogue.All.Select(u => u.Id)],
     };

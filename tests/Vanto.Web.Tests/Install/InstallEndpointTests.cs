@@ -57,6 +57,22 @@ public class InstallEndpointTests(RunningServer server) : IClassFixture<RunningS
         ((string)twice["view"]!["assessment"]!["install"]!["entries"]![0]!["text"]!).ShouldContain("gate code");
     }
 
+    /// <summary>Planned again from now: what is done has no hands any more, the rest begins no earlier than now.</summary>
+    [Fact]
+    public async Task The_rest_is_planned_from_now()
+    {
+        var id = await Split();
+        await Send(id, false, Event("stepStarted", "arrive-park", 1), Event("stepFinished", "arrive-park", 2));
+        var asked = DateTime.Now;
+        var study = JsonNode.Parse(await server.Http.GetStringAsync($"/api/rigs/{id}/plan-from-now"))!;
+        var steps = study["plan"]!["steps"]!.AsArray();
+        steps.Single(s => (string)s!["id"]! == "arrive-park")!["people"]!.AsArray().ShouldBeEmpty();
+        var open = steps.Where(s => s!["people"]!.AsArray().Count > 0).ToList();
+        open.Count.ShouldBeGreaterThan(20);
+        open.ShouldAllBe(s => (int)s!["start"]! >= (int)(asked - asked.Date).TotalMinutes);
+        (await server.Http.GetAsync($"/api/rigs/{Guid.NewGuid()}/plan-from-now")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
     [Fact]
     public async Task Another_event_under_a_known_number_is_refused_and_a_clock_that_is_off_is_told()
     {

@@ -14,10 +14,24 @@ const range = computed(() =>
   [g.value.min !== null ? `from ${g.value.min}` : '', g.value.max !== null ? `to ${g.value.max}` : ''].filter(Boolean).join(' '),
 );
 
+const symbol = ref(props.gate.unit);
+const unit = computed(() => g.value.units.find((u) => u.symbol === symbol.value) ?? { symbol: g.value.unit, factor: 1, offset: 0 });
+const number = computed(() => Number(typed.value.replace(',', '.')));
+const wrong = computed(() => typed.value.trim() !== '' && !Number.isFinite(number.value));
+/** In the gate's own unit, beside what is typed in another. */
+const meant = computed(() => number.value * unit.value.factor + unit.value.offset);
+const beside = computed(() =>
+  typed.value.trim() && !wrong.value && unit.value.symbol !== g.value.unit ? `= ${Number(meant.value.toPrecision(4))} ${g.value.unit}` : '',
+);
+
 function value(): void {
-  const number = Number(typed.value.replace(',', '.'));
-  if (!typed.value.trim() || !Number.isFinite(number)) return;
-  emit('write', { type: 'valueRecorded', field: g.value.key, value: number, asTyped: `${typed.value} ${g.value.unit}`.trim() });
+  if (!typed.value.trim() || wrong.value) return;
+  emit('write', {
+    type: 'valueRecorded',
+    field: g.value.key,
+    value: meant.value,
+    asTyped: `${typed.value} ${unit.value.symbol}`.trim(),
+  });
   typed.value = '';
 }
 
@@ -47,10 +61,24 @@ function pass(): void {
         >{{ g.words }} <small class="soft">{{ range }}</small>
         <span class="typed">
           <b v-if="g.said && !typed">{{ g.said }}</b>
-          <input v-model="typed" inputmode="decimal" :data-field="g.key" @keydown.enter="value" /> {{ g.unit }}
+          <input v-model="typed" inputmode="decimal" :data-field="g.key" :aria-invalid="wrong" @keydown.enter="value" /> {{ unit.symbol }}
           <button type="button" class="plain" @click="value">{{ g.passed ? 'read again' : 'write down' }}</button>
         </span>
       </label>
+      <span v-if="g.units.length > 1" class="units" role="group" aria-label="Unit">
+        <button
+          v-for="u in g.units"
+          :key="u.symbol"
+          type="button"
+          class="unit"
+          :aria-pressed="u.symbol === unit.symbol"
+          @click="symbol = u.symbol"
+        >
+          {{ u.symbol }}
+        </button>
+        <small class="soft">{{ beside }}</small>
+      </span>
+      <em v-if="wrong" class="severity-stop" role="alert">{{ typed }} is no number.</em>
     </template>
     <template v-else-if="g.kind === 'photo'">
       <label class="tick" :class="{ taken: g.passed }"
@@ -160,6 +188,31 @@ input {
   background: var(--raised);
   padding: 0 8px;
   width: 100%;
+}
+.units {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+  margin: 6px 0;
+}
+.unit {
+  font: inherit;
+  min-width: 52px;
+  min-height: 44px;
+  padding: 0 10px;
+  color: var(--ink);
+  background: none;
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  cursor: pointer;
+}
+.unit[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--sheet);
+}
+em {
+  font-style: normal;
 }
 .typed .plain,
 .over .plain {

@@ -11,6 +11,7 @@ import { eventWords } from './eventWords';
 import GateItem from './GateItem.vue';
 import { useSiteLog } from './siteLog';
 import { stepHere } from './stepHere';
+import { useWaitAlarm } from './waitAlarm';
 
 /** One step, big: what it is, what must hold, one button. */
 const rig = useRig();
@@ -41,6 +42,17 @@ watch(id, () => {
 
 const running = computed(() => site.value?.waits ?? []);
 const leftMin = (fromMs: number, likelyMin: number) => (fromMs + likelyMin * 60000 - now.value) / 60000;
+/** Waits that are over and nobody has heard of yet. */
+const unheard = computed(() => {
+  const seen = [
+    ...log.ahead.value,
+    ...rig.records.filter((r) => r.kind === 'install').map((r) => (r as unknown as { event: InstallValues }).event),
+  ].filter((e) => e.type === 'waitAlarmSeen');
+  return running.value
+    .filter((w) => leftMin(w.fromMs, w.likelyMin) <= 0 && !seen.some((e) => e.step === w.step && e.atMs >= w.fromMs))
+    .map((w) => w.step);
+});
+useWaitAlarm(unheard);
 const inTheWait = computed(() => {
   const least = Math.min(...running.value.map((w) => leftMin(w.fromMs, w.likelyMin)));
   const row = site.value?.inTheWait.findLast((c) => c.fromMin <= Math.max(0, least));
@@ -146,6 +158,15 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
           <b>{{ leftMin(w.fromMs, w.likelyMin) > 0 ? `${spanOf(Math.ceil(leftMin(w.fromMs, w.likelyMin)))} left` : 'over: read it' }}</b>
           {{ w.what }}
           <button type="button" class="bare" @click="picked = w.step">{{ w.name }}</button>
+          <button
+            v-if="unheard.includes(w.step)"
+            type="button"
+            class="plain"
+            data-heard
+            @click="void log.write([{ type: 'waitAlarmSeen', step: w.step }])"
+          >
+            heard
+          </button>
         </p>
         <p class="soft">
           Meanwhile:

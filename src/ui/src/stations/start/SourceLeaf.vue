@@ -150,7 +150,7 @@ li .part {
 }
 @media (max-width: 700px) {
   .track {
-    margin-right: 50px;
+    margin-right: 64px;
   }
 }
 </style>
