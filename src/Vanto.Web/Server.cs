@@ -190,7 +190,8 @@ public static class Server
             app.UseStaticFiles(new StaticFileOptions
             {
                 OnPrepareResponse =
-                    c => c.Context.Response.Headers.CacheControl = c.File.Name is "index.html" or "sw.js" or "files.json" ? "no-cache" : "public, max-age=31536000, immutable",
+                    c => c.Context.Response.Headers.CacheControl = c.File.Name is "index.html" or "sw.js" or "files.json" ? "no-cache"
+                        : "public, max-age=31536000, immutable",
             });
         }
         var api = app.MapGroup("/api").ProducesProblem(StatusCodes.Status400BadRequest);

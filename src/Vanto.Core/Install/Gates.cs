@@ -106,7 +106,8 @@ public static class GateEvaluator
             "no-stop" => $"no stop is open at {g.Station}",
             _ => Said(g.Field!),
         };
-        return new GateRow(g.Key, g.Kind, char.ToUpperInvariant(words[0]) + words[1..], GateUnit.Said(g.Unit ?? ""), min, max, g.Passes ?? "", g.Override, start, passed,
+        return new GateRow(g.Key, g.Kind, char.ToUpperInvariant(words[0]) + words[1..], GateUnit.Said(g.Unit ?? ""), min, max, g.Passes ?? "", g.Override,
+            start, passed,
             reading is null ? "" : reading.Text.Length > 0 ? reading.Text : FormattableString.Invariant($"{reading.Value:0.####}"), passing,
             g.Kind == "value" ? GateUnit.Of(g.Unit ?? "") : []);
     }

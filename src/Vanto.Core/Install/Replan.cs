@@ -60,7 +60,8 @@ public static class Replan
             var f = log.Steps.GetValueOrDefault(t.Id) ?? new FoldedStep(t.Id);
             var spent = (int)Math.Round((f.HandsMs + (f.RunningSinceMs is { } since ? Math.Max(0, now.ToUnixTimeMilliseconds() - since) : 0)) / MsPerMin);
             var left = Math.Max(StillMin, t.Hands - spent);
-            IReadOnlyList<int> who = problem.People.Select((p, i) => (p.Name, i)).Where(p => p.Name == f.By).Select(p => p.i).ToArray() is { Length: > 0 } by ? by
+            int[] by = [.. problem.People.Select((p, i) => (p.Name, i)).Where(p => p.Name == f.By).Select(p => p.i)];
+            IReadOnlyList<int> who = by.Length > 0 ? by
                 : problem.Groups[index].Count > 0 ? problem.Groups[index][0] : [];
             return f.State switch
             {

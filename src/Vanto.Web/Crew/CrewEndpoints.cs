@@ -62,8 +62,8 @@ public static class CrewEndpoints
     }
 
     private static CrewState State(CrewGate gate, CrewBook book) => new(gate.On, gate.Tls, gate.On ? gate.Port : 0, gate.Addresses,
-        book.Code is { } code ? new JoinCodeView(code.Digits, code.Role, code.Made + JoinCode.Lasts, Qr($"{gate.Addresses.FirstOrDefault()}/join#{code.Digits}"))
-            : null,
+        book.Code is { } code
+            ? new JoinCodeView(code.Digits, code.Role, code.Made + JoinCode.Lasts, Qr($"{gate.Addresses.FirstOrDefault()}/join#{code.Digits}")) : null,
         [.. book.Devices.Select(d => new CrewDeviceView(d.Id, d.Name, d.Role, d.JoinedAt, d.SeenAt))]);
 
     private static string Qr(string address)

@@ -64,17 +64,19 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
             await Shut();
             _certificate = tls ? HomeCertificate.At(Path.ChangeExtension(Path.GetFullPath(store), ".crew.pfx"), Here(), clock.GetUtcNow()) : null;
             for (var port = wanted; ; port++)
+            {
+                var app = Build(port);
                 try
                 {
-                    var app = Build(port);
                     await app.StartAsync();
-                    (_app, Port) = (app, new Uri(app.Urls.First().Replace("[::]", "localhost").Replace("0.0.0.0", "localhost")).Port);
+                    (_app, Port) = (app, new Uri(app.Urls.First().Replace("0.0.0.0", "localhost")).Port);
                     return;
                 }
                 catch (IOException) when (port > 0 && port < wanted + PortsTried)
                 {
-                    continue;
+                    await app.DisposeAsync();
                 }
+            }
         }
         finally
         {
@@ -199,7 +201,8 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
         if (CrewRights.May(device.Role, right))
             return null;
         log.LogWarning("{Name}, {Role}, may not {Right}: {Method} {Path}", device.Name, device.Role, right, context.Request.Method, path);
-        return Results.Problem($"A {Calls.Name(device.Role)} may not {Calls.Name(right)}.", statusCode: StatusCodes.Status403Forbidden, title: "Not yours to do.");
+        return Results.Problem($"A {Calls.Name(device.Role)} may not {Calls.Name(right)}.", statusCode: StatusCodes.Status403Forbidden,
+            title: "Not yours to do.");
     }
 
     /// <inheritdoc />

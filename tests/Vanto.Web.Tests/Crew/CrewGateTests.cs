@@ -71,7 +71,8 @@ public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningS
             ["by"] = "Wren",
             ["event"] = new JsonObject { ["type"] = "stepStarted", ["step"] = "arrive-park", ["device"] = "phone", ["seq"] = 1, ["l"] = 1 },
         };
-        await Read(await phone.PostAsJsonAsync($"/api/rigs/{rig.Id()}/install/events", new JsonObject { ["events"] = new JsonArray(started), ["live"] = false }));
+        await Read(await phone.PostAsJsonAsync($"/api/rigs/{rig.Id()}/install/events",
+            new JsonObject { ["events"] = new JsonArray(started), ["live"] = false }));
         var refused = await phone.PatchAsJsonAsync($"/api/rigs/{rig.Id()}", new { baseRevision = 2, client = "t", changes = new[] { Set("/name", "Mine") } });
         refused.StatusCode.ShouldBe(HttpStatusCode.Forbidden);
         (await refused.Content.ReadAsStringAsync()).ShouldContain("A helper may not change a design.");
