@@ -79,7 +79,12 @@ public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem
     }
 
     /// <summary>What ends earlier, tried out by the quick rule.</summary>
-    private List<Remedy> Sooner(int ends)
+    private List<Remedy> Sooner(int ends) => _sooner ??= Tried(ends);
+
+    /// <summary>All findings of one plan ask about the same end.</summary>
+    private List<Remedy>? _sooner;
+
+    private List<Remedy> Tried(int ends)
     {
         var ways = new List<Remedy>();
         void Try(Phrase words, Func<PlanDesign, PlanDesign> change)

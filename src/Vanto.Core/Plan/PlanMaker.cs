@@ -17,6 +17,7 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
         var buy = TakeOff.Of(s, net, schedule);
         var quote = Quote(buy, schedule);
         var tools = Tools(schedule);
+        (FinishBefore Done, double EarlierMin)? inTime = schedule is null ? null : InTime(schedule, chain);
         var result = new PlanAssessment(new Verdict(StationState.Open, Phrase.Empty, Phrase.Empty), [], [])
         {
             Kinds = [.. s.Shape().Kinds.Select(k => TaskLibrary.Standard.JobKinds.First(j => j.Id == k).Name)],
@@ -32,18 +33,18 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
             Quote = quote.Lines,
             PersonMin = net.Steps.Where(x => x.OnSite).Sum(x => x.Hands.Likely * x.Task.Crew),
             Ends = schedule?.Ends,
-            Chance = schedule is null ? 0 : InTime(schedule, chain).Done.Chance,
+            Chance = inTime?.Done.Chance ?? 0,
             ToolsKg = tools.Sum(t => t.MassKg),
             Gross = quote.Sum.Gross,
             Currency = s.Design.Quote.Currency,
         };
-        var findings = Finding.Ranked(new PlanFindings(s, net, problem, result, hopeless, schedule is null ? 0 : InTime(schedule, chain).EarlierMin).All());
+        var findings = Finding.Ranked(new PlanFindings(s, net, problem, result, hopeless, inTime?.EarlierMin ?? 0).All());
         return result with
         {
             Findings = findings,
             Verdict = Say(result, schedule, findings, solved, hopeless),
             Answers = Answers(result, quote.Sum),
-            Figures = Figures(result, schedule, chain, quote.Sum),
+            Figures = Figures(result, inTime, chain, quote.Sum),
         };
     }
 
@@ -244,7 +245,7 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
         return (lines, sum);
     }
 
-    private List<Figure> Figures(PlanAssessment r, WorkSchedule? schedule, HashSet<string> chain, QuoteSum sum)
+    private List<Figure> Figures(PlanAssessment r, (FinishBefore Done, double EarlierMin)? inTime, HashSet<string> chain, QuoteSum sum)
     {
         var figures = new List<Figure>();
         void Add(string leaf, string label, double value, QuantityKind kind, WorkingBuilder working) =>
@@ -253,9 +254,8 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
         var mean = net.Steps.Where(x => x.OnSite).Sum(x => ThreePoint.Mean(x.Hands)) / 60;
         Add("", "Hands on site, expected", mean, QuantityKind.Hours, Working.Start().Step("μ", "Σ (a + 4m + b)/6",
             $"{r.Steps.Count(x => x.Start is not null)} steps, likely {likely:0.0} h", mean, "h", Citations.ThreePoints));
-        if (schedule is not null)
+        if (inTime is var (done, earlier))
         {
-            var (done, earlier) = InTime(schedule, chain);
             Add("", "Within its last day", done.Chance, QuantityKind.Fraction, Working.Start()
                 .Step("μ", "Σ of the steps that bind", $"{chain.Count} steps", done.MeanMin, "min", Citations.ThreePoints)
                 .Step("σ", "√(Σσ² + (c·Σhands)²)", $"days differ by {s.Design.When.DayShare:0.##}", done.SpreadMin, "min", Citations.ThreePoints)
