@@ -28,9 +28,9 @@ const invite = () => act(() => ask<CrewState>('POST', '/crew/code', { role: role
 const sendAway = (id: string) => act(() => ask<CrewState>('DELETE', `/crew/devices/${id}`));
 const left = computed(() => (state.value?.code ? Math.max(0, Math.round((Date.parse(state.value.code.until) - now.value) / 1000)) : 0));
 const roles: { value: CrewRole; says: string }[] = [
-  { value: 'fitter', says: 'fitter: changes designs, writes down work' },
-  { value: 'helper', says: 'helper: writes down work' },
-  { value: 'viewer', says: 'viewer: looks' },
+  { value: 'fitter', says: 'changes designs, writes down work' },
+  { value: 'helper', says: 'writes down work' },
+  { value: 'viewer', says: 'looks' },
 ];
 </script>
 
@@ -40,7 +40,8 @@ const roles: { value: CrewRole; says: string }[] = [
     <template v-if="state && !state.on">
       <h2>Nobody but this machine is answered</h2>
       <label class="line"
-        ><input v-model="tls" type="checkbox" /> with a certificate of this machine's own, so that phones go on offline</label
+        ><el-switch v-model="tls" aria-label="with a certificate" /> with a certificate of this machine's own, so that phones go on
+        offline</label
       >
       <button type="button" class="plain" data-share @click="share(true)">let the crew's phones in</button>
     </template>
@@ -56,9 +57,19 @@ const roles: { value: CrewRole; says: string }[] = [
           </p>
           <p v-else class="severity-caution small">Without a certificate a page that is open goes on offline, but must not be closed.</p>
           <p class="acts">
-            <select v-model="role" aria-label="Who comes" data-role>
-              <option v-for="r in roles" :key="r.value" :value="r.value">{{ r.says }}</option>
-            </select>
+            <span class="roles" role="group" aria-label="Who comes">
+              <button
+                v-for="r in roles"
+                :key="r.value"
+                type="button"
+                class="role"
+                :aria-pressed="r.value === role"
+                :data-role="r.value"
+                @click="role = r.value"
+              >
+                {{ r.value }} <small>{{ r.says }}</small>
+              </button>
+            </span>
             <button type="button" class="plain" data-invite @click="invite">a code for the next device</button>
             <button type="button" class="plain" data-shut @click="share(false)">let nobody in any more</button>
           </p>
@@ -104,11 +115,6 @@ h2 {
   gap: 8px;
   min-height: 44px;
 }
-.line input {
-  width: 22px;
-  height: 22px;
-  accent-color: var(--ink);
-}
 .side {
   display: flex;
   flex-wrap: wrap;
@@ -120,14 +126,30 @@ h2 {
   font-weight: 700;
   margin: 0 0 4px;
 }
-select {
+.roles {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.role {
+  display: grid;
   font: inherit;
-  min-height: 44px;
-  padding: 0 8px;
+  font-weight: 640;
+  text-align: left;
+  min-height: 52px;
+  padding: 4px 12px;
   color: var(--ink);
-  background: var(--sheet);
+  background: none;
   border: 1px solid var(--rule);
   border-radius: 3px;
+  cursor: pointer;
+}
+.role small {
+  font-weight: 420;
+}
+.role[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--sheet);
 }
 .code {
   display: flex;

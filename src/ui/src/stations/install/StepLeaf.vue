@@ -174,6 +174,9 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
           <template v-else>rest, drink, look at the supply</template>
         </p>
       </div>
+      <button v-if="site.current && id !== site.current" type="button" class="plain" data-back-to-next @click="picked = ''">
+        Another step is next: {{ nameOf(site.current) }}
+      </button>
       <article v-if="step" class="step" :data-step="step.id" :data-state="step.state">
         <p class="soft stage">
           {{ step.stage }}{{ step.skill ? ` · ${{ handler: 'refrigerant', electrician: 'electrical' }[step.skill]} licence` : ''
