@@ -47,6 +47,9 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.See("[data-facts]", "crowfoot");
         screen.Go(new Uri(screen.Driver.Url).PathAndQuery.Replace("joint-tighten", "mark-hole"));
         screen.See("[data-facts]", "hole, from inside");
+        screen.Press("Another step is next");
+        screen.See("[data-step='confirm-design']");
+        screen.Until(() => screen.All("[data-back-to-next]").Count == 0, "the next step itself");
         screen.IsClean();
     }
 

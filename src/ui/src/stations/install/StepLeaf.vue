@@ -174,7 +174,7 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
           <template v-else>rest, drink, look at the supply</template>
         </p>
       </div>
-      <button v-if="site.current && id !== site.current" type="button" class="plain" data-back-to-next @click="picked = ''">
+      <button v-if="site.current && id !== site.current" type="button" class="plain next" data-back-to-next @click="picked = ''">
         Another step is next: {{ nameOf(site.current) }}
       </button>
       <article v-if="step" class="step" :data-step="step.id" :data-state="step.state">
@@ -275,6 +275,9 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
   border-radius: 4px;
   min-width: 0;
   width: 100%;
+}
+.next {
+  margin: 10px 0;
 }
 .me {
   min-height: 44px;

@@ -138,8 +138,11 @@ const effects: Record<string, string> = {
             <circle :cx="wide - block" :cy="y(i)" r="7" class="clamp" />
             <text :x="block - 12" :y="y(i) + 5" class="end">{{ r.label }} {{ roles[r.role] }}</text>
             <text :x="wide - block + 12" :y="y(i) + 5" class="start">{{ r.label }} {{ roles[r.role] }}</text>
-            <text :x="block + 12" :y="y(i) - 8" class="start colour">{{ names[r.head] }}</text>
-            <text :x="wide - block - 12" :y="y(i) - 8" class="end colour">{{ names[r.outdoor] }}</text>
+            <text v-if="slim && r.head === r.outdoor" :x="wide / 2" :y="y(i) - 8" class="unit colour">{{ names[r.head] }}</text>
+            <template v-else>
+              <text :x="block + 12" :y="y(i) - 8" class="start colour">{{ names[r.head] }}</text>
+              <text :x="wide - block - 12" :y="y(i) - 8" class="end colour">{{ names[r.outdoor] }}</text>
+            </template>
           </g>
           <g v-if="crossing.length" :transform="`translate(${wide / 2} ${(y(crossing[0]!.from) + y(crossing[0]!.to)) / 2})`">
             <rect x="-13" y="-13" width="26" height="26" transform="rotate(45)" class="cross" />
