@@ -1,4 +1,3 @@
-using SkiaSharp;
 using Vanto.Core.Findings;
 using Vanto.Core.Handover;
 using Vanto.Core.Job;
@@ -19,19 +18,10 @@ public static class HandoverPdf
     /// <param name="units">Units on paper.</param>
     /// <param name="date">Date of issue.</param>
     /// <returns>PDF bytes.</returns>
-    public static byte[] Render(JobDesign design, HandoverAssessment sheet, UnitSystem units, DateOnly date)
-    {
-        using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = $"{design.Name}: owner's sheet", Creator = "Vanto" }))
-        {
-            using var pages =
-                new SheetPages(document, $"{design.Name}, owner's sheet of {date:yyyy-MM-dd}, made with Vanto from the survey and the readings of this job.");
-            Draw(pages, design, sheet, units, date);
-            pages.Finish();
-            document.Close();
-        }
-        return stream.ToArray();
-    }
+    public static byte[] Render(JobDesign design, HandoverAssessment sheet, UnitSystem units, DateOnly date) =>
+        SheetPages.Pdf($"{design.Name}: owner's sheet",
+            $"{design.Name}, owner's sheet of {date:yyyy-MM-dd}, made with Vanto from the survey and the readings of this job.",
+            pages => Draw(pages, design, sheet, units, date));
 
     private static void Draw(SheetPages pages, JobDesign design, HandoverAssessment sheet, UnitSystem units, DateOnly date)
     {

@@ -15,18 +15,9 @@ public static class MountPdf
     /// <param name="material">Metal in words.</param>
     /// <param name="date">Date of issue.</param>
     /// <returns>PDF bytes.</returns>
-    public static byte[] Render(string rig, MountAssessment mount, string material, DateOnly date)
-    {
-        using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = $"{rig}: mount", Creator = "Vanto" }))
-        {
-            using var pages = new SheetPages(document, $"{rig}, mount of {date:yyyy-MM-dd}, made with Vanto; lengths in mm.");
-            Draw(pages, rig, mount, material, date);
-            pages.Finish();
-            document.Close();
-        }
-        return stream.ToArray();
-    }
+    public static byte[] Render(string rig, MountAssessment mount, string material, DateOnly date) =>
+        SheetPages.Pdf($"{rig}: mount", $"{rig}, mount of {date:yyyy-MM-dd}, made with Vanto; lengths in mm.",
+            pages => Draw(pages, rig, mount, material, date));
 
     private static void Draw(SheetPages pages, string rig, MountAssessment mount, string material, DateOnly date)
     {

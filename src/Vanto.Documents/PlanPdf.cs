@@ -1,4 +1,3 @@
-using SkiaSharp;
 using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
 
@@ -69,16 +68,6 @@ public static class PlanPdf
             pages.Wrapped("– " + caution, Body, SheetPages.Left, SheetPages.Across);
     });
 
-    private static byte[] Made(string title, string rig, DateOnly date, Action<SheetPages> draw)
-    {
-        using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = title, Creator = "Vanto" }))
-        {
-            using var pages = new SheetPages(document, $"{rig}, plan of {date:yyyy-MM-dd}, made with Vanto. {PlanStation.Cautions[0]}");
-            draw(pages);
-            pages.Finish();
-            document.Close();
-        }
-        return stream.ToArray();
-    }
+    private static byte[] Made(string title, string rig, DateOnly date, Action<SheetPages> draw) =>
+        SheetPages.Pdf(title, $"{rig}, plan of {date:yyyy-MM-dd}, made with Vanto. {PlanStation.Cautions[0]}", draw);
 }

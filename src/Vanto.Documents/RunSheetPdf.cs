@@ -1,4 +1,3 @@
-using SkiaSharp;
 using Vanto.Core.Install;
 using Vanto.Core.Plan;
 
@@ -15,27 +14,19 @@ public static class RunSheetPdf
     /// <param name="site">What the Install station found.</param>
     /// <param name="date">Date of issue.</param>
     /// <returns>PDF bytes.</returns>
-    public static byte[] Render(string rig, InstallAssessment site, DateOnly date)
-    {
-        using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = $"{rig}: run sheet", Creator = "Vanto" }))
+    public static byte[] Render(string rig, InstallAssessment site, DateOnly date) =>
+        SheetPages.Pdf($"{rig}: run sheet", $"{rig}, run sheet of {date:yyyy-MM-dd}, made with Vanto. {PlanStation.Cautions[0]}", pages =>
         {
-            using var pages = new SheetPages(document, $"{rig}, run sheet of {date:yyyy-MM-dd}, made with Vanto. {PlanStation.Cautions[0]}");
             pages.Wrapped($"{rig}: run sheet", 20, SheetPages.Left, SheetPages.Across, bold: true);
             pages.Wrapped($"{date:yyyy-MM-dd} · a box is ticked by who did it; a reading goes on its line with its unit", 10, SheetPages.Left,
-                SheetPages.Across,
-                SheetPages.Soft);
+                SheetPages.Across, SheetPages.Soft);
             pages.Rule(SheetPages.Ink, 1.5f);
             foreach (var caution in PlanStation.Cautions)
                 pages.Wrapped("– " + caution, Body, SheetPages.Left, SheetPages.Across);
             foreach (var stage in site.Steps.Select(s => s.Stage).Distinct())
                 pages.Table(stage, Body, [26, 190, 200, 90], ["", "step", "before and after", "time, by"],
                     site.Steps.Where(s => s.Stage == stage).SelectMany(Rows));
-            pages.Finish();
-            document.Close();
-        }
-        return stream.ToArray();
-    }
+        });
 
     private static IEnumerable<string[]> Rows(SiteStep s)
     {

@@ -32,6 +32,24 @@ internal sealed class SheetPages(SKDocument document, string footer) : IDisposab
     /// <summary>The typeface of papers.</summary>
     public static SKTypeface Face => Regular[0];
 
+    /// <summary>A document of such pages.</summary>
+    /// <param name="title">Told by the file.</param>
+    /// <param name="footer">At the foot of each page.</param>
+    /// <param name="draw">Sets down what is in it.</param>
+    /// <returns>PDF bytes.</returns>
+    public static byte[] Pdf(string title, string footer, Action<SheetPages> draw)
+    {
+        using var stream = new MemoryStream();
+        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = title, Creator = "Vanto" }))
+        {
+            using var pages = new SheetPages(document, footer);
+            draw(pages);
+            pages.Finish();
+            document.Close();
+        }
+        return stream.ToArray();
+    }
+
     private SKCanvas? _canvas;
     private int _page;
     private float _y;

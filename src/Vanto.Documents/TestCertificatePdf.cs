@@ -1,4 +1,3 @@
-using SkiaSharp;
 using Vanto.Core.Quantities;
 using Vanto.Core.Wiring;
 
@@ -21,18 +20,9 @@ public static class TestCertificatePdf
     /// <param name="units">Units of the paper.</param>
     /// <param name="date">Date of issue.</param>
     /// <returns>PDF bytes.</returns>
-    public static byte[] Render(string rig, WiringAssessment wiring, IReadOnlyList<PowerTestRecord> records, UnitSystem units, DateOnly date)
-    {
-        using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = $"{rig}: tests before power", Creator = "Vanto" }))
-        {
-            using var pages = new SheetPages(document, $"{rig}, tests before power, {date:yyyy-MM-dd}, made with Vanto. {WiringStation.Cautions[0]}");
-            Draw(pages, rig, wiring, records, units, date);
-            pages.Finish();
-            document.Close();
-        }
-        return stream.ToArray();
-    }
+    public static byte[] Render(string rig, WiringAssessment wiring, IReadOnlyList<PowerTestRecord> records, UnitSystem units, DateOnly date) =>
+        SheetPages.Pdf($"{rig}: tests before power", $"{rig}, tests before power, {date:yyyy-MM-dd}, made with Vanto. {WiringStation.Cautions[0]}",
+            pages => Draw(pages, rig, wiring, records, units, date));
 
     private static void Draw(SheetPages pages, string rig, WiringAssessment wiring, IReadOnlyList<PowerTestRecord> records, UnitSystem units, DateOnly date)
     {

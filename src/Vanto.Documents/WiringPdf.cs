@@ -16,18 +16,9 @@ public static class WiringPdf
     /// <param name="units">Units of the paper.</param>
     /// <param name="date">Date of issue.</param>
     /// <returns>PDF bytes.</returns>
-    public static byte[] Render(string rig, WiringAssessment wiring, UnitSystem units, DateOnly date)
-    {
-        using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = $"{rig}: wiring", Creator = "Vanto" }))
-        {
-            using var pages = new SheetPages(document, $"{rig}, wiring of {date:yyyy-MM-dd}, made with Vanto. {WiringStation.Cautions[0]}");
-            Draw(pages, rig, wiring, units, date);
-            pages.Finish();
-            document.Close();
-        }
-        return stream.ToArray();
-    }
+    public static byte[] Render(string rig, WiringAssessment wiring, UnitSystem units, DateOnly date) =>
+        SheetPages.Pdf($"{rig}: wiring", $"{rig}, wiring of {date:yyyy-MM-dd}, made with Vanto. {WiringStation.Cautions[0]}",
+            pages => Draw(pages, rig, wiring, units, date));
 
     private static void Draw(SheetPages pages, string rig, WiringAssessment wiring, UnitSystem units, DateOnly date)
     {
