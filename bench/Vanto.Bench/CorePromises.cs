@@ -16,7 +16,7 @@ public static class CorePromises
     public static IEnumerable<Measured> OfJobs()
     {
         foreach (var rig in DemoRigs.Designs)
-            yield return Measured.Time($"assess a whole job: {rig.Name}", 25, 60, () => Assessor.Assess(rig));
+            yield return Measured.Time($"assess a whole job: {rig.Name}", 25, 60, () => Assessor.Assess(rig), warmS: 6);
         var marigold = DemoRigs.Designs[0];
         var (known, n) = (Assessor.Assess(marigold), 0);
         Measured Changed(string what, double promised, Func<JobDesign, double, JobDesign> change) => Measured.Time(what, promised, 60,

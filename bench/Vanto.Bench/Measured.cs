@@ -9,11 +9,17 @@ public sealed record Measured(string What, double AtMost, string Unit, double Me
     /// <summary>True when the 95th percentile is within the promise.</summary>
     public bool Kept => P95 <= AtMost;
 
-    /// <summary>Times an action: runs to warm up, for a second at least so that it is compiled to its end, then the runs that count.</summary>
-    public static Measured Time(string what, double atMostMs, int runs, Action action, string note = "")
+    /// <summary>Times an action: runs to warm up, so long that all it calls is compiled to its end, then the runs that count.</summary>
+    /// <param name="what">In words.</param>
+    /// <param name="atMostMs">Promised, ms.</param>
+    /// <param name="runs">That count.</param>
+    /// <param name="action">What is timed.</param>
+    /// <param name="note">Beside the row.</param>
+    /// <param name="warmS">Seconds to warm up: a whole job, which has all the code, takes the compiler longer.</param>
+    public static Measured Time(string what, double atMostMs, int runs, Action action, string note = "", double warmS = 1)
     {
         var warming = Stopwatch.StartNew();
-        for (var i = 0; i < Math.Max(3, runs / 5) || warming.Elapsed < TimeSpan.FromSeconds(1); i++)
+        for (var i = 0; i < Math.Max(3, runs / 5) || warming.Elapsed.TotalSeconds < warmS; i++)
             action();
         var times = new double[runs];
         for (var i = 0; i < runs; i++)

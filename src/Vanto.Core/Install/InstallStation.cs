@@ -46,7 +46,7 @@ public sealed class InstallStation : Station<InstallAssessment>
     {
         var plan = job.Result<PlanAssessment>();
         var s = PlanStation.Setting(job);
-        var net = TaskNetwork.Expand(s.Shape(), TaskLibrary.Standard);
+        var net = plan.Network;
         var facts = new GateFacts(net.Tags, Stops(job), SiteFacts.Limits(s));
         var byId = net.Steps.ToDictionary(x => x.Id);
         var records = job.Records<InstallRecord>();

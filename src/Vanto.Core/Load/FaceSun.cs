@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Vanto.Core.Physics;
 
 namespace Vanto.Core.Load;
@@ -77,11 +78,13 @@ public sealed class FaceSun
                 beam *= b;
                 sky *= s;
             }
+            _skyShare[k] = sky;
+            if (moment.Sky is { Global: 0, Direct: 0, Diffuse: 0 })
+                continue;
             var face = Irradiance.OnFace(moment.Sky, moment.ToSun, normal, moment.ExtraterrestrialWm2, outlook.Albedo);
             _direct[k] = beam * (face.Beam + face.Circumsolar);
             _diffuse[k] = sky * face.Sky + face.Ground;
             _cosIncidence[k] = face.CosIncidence;
-            _skyShare[k] = sky;
         }
     }
 
@@ -110,7 +113,7 @@ public sealed class FaceSun
 /// <summary>The sun on every outlook of a rig under one weather, each worked out once.</summary>
 public sealed class SunKept(WeatherMoment[] weather, double stepH)
 {
-    private readonly Dictionary<Outlook, FaceSun> _kept = [];
+    private readonly ConcurrentDictionary<Outlook, FaceSun> _kept = new();
 
     /// <summary>Weather by step.</summary>
     public WeatherMoment[] Weather => weather;

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Numerics;
 using Vanto.Core.Physics;
 
@@ -19,34 +20,33 @@ public sealed record LoadCurve(double[] SensibleW, double[] LatentW)
 /// <summary>
 /// The design cooling load for many variants of one rig on one day. While the air is held, faces know nothing of one another and each is
 /// linear: how a skin answers one step of warmth outside is found once (its response factors), and any drive is a sum of such answers.
-/// Agrees with <see cref="DesignCoolingLoad"/>, which solves one variant as a whole. Not for use by several threads at once.
+/// Agrees with <see cref="DesignCoolingLoad"/>, which solves one variant as a whole. Several threads may ask at once.
 /// </summary>
 public sealed class HeldAirLoad(WeatherMoment[] day)
 {
     private readonly SunKept _sun = new(day, 24.0 / day.Length);
-    private readonly Dictionary<SkinKey, SkinResponse> _skins = [];
-    private readonly double[] _series = new double[day.Length];
+    private readonly ConcurrentDictionary<SkinKey, SkinResponse> _skins = new();
 
     /// <summary>The load of one variant.</summary>
     public LoadCurve Solve(SpaceDescription space)
     {
         var sensible = new double[24];
         var latent = new double[24];
-        var through = new double[day.Length];
+        var (through, series) = (new double[day.Length], new double[day.Length]);
         foreach (var face in space.Faces)
         {
-            SpaceDrivers.FaceDrive(space, face, _sun, _series);
-            Response(space, face).Add(sensible, _series, space.SetpointC, face.AreaM2);
+            SpaceDrivers.FaceDrive(space, face, _sun, series);
+            Response(space, face).Add(sensible, series, space.SetpointC, face.AreaM2);
         }
         foreach (var window in space.Windows)
         {
-            SpaceDrivers.WindowDrive(space, window, _sun, _series);
+            SpaceDrivers.WindowDrive(space, window, _sun, series);
             var perHour = day.Length / 24;
             var (warmth, gain) = (window.AreaM2 * window.CoveredU / perHour, window.AreaM2 * window.SunGain);
             var behind = _sun.On(space, window.TiltDeg, window.RelativeAzimuthDeg).Behind(window.DoublePane);
             for (var k = 0; k < through.Length; k++)
             {
-                sensible[k / perHour] += warmth * (_series[k] - space.SetpointC);
+                sensible[k / perHour] += warmth * (series[k] - space.SetpointC);
                 through[k] += gain * behind[k];
             }
         }

@@ -22,10 +22,12 @@ internal static class LoadMeasures
         var start = held.Solve(space);
         var tried = design.Trying.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).ToHashSet();
         var candidates = Candidates(survey, design, space, rose).ToList();
-        var measures = candidates.Select(c =>
+        var found = new LoadMeasure[candidates.Count];
+        Parallel.For(0, found.Length, i =>
         {
+            var c = candidates[i];
             var load = held.Solve(SurveyedSpace.Build(c.Survey, c.SetpointC, design.HumidityPct));
-            return new LoadMeasure
+            found[i] = new LoadMeasure
             {
                 Id = c.Id,
                 Words = c.Words,
@@ -37,7 +39,8 @@ internal static class LoadMeasures
                 Tried = tried.Contains(c.Id),
                 Edit = c.Edit,
             };
-        }).Where(m => m.PeakChangeW < -1).OrderBy(m => m.PeakChangeW).ToList();
+        });
+        var measures = found.Where(m => m.PeakChangeW < -1).OrderBy(m => m.PeakChangeW).ToList();
         var together = candidates.Where(c => measures.Any(m => m.Id == c.Id && m.Tried)).ToList();
         return (measures, together.Count < 2 ? null : Together(survey, design, start, held, together, measures));
     }

@@ -317,10 +317,14 @@ public sealed class LoadStation : Station<LoadAssessment>
 
     private static Cause Largest(LoadDay day) => Enum.GetValues<Cause>().MaxBy(c => day.ByCause[(int)c][day.PeakHour]);
 
-    private static List<HeadingLoad> Rose(SpaceDescription space, HeldAirLoad held) =>
-        [.. Enumerable.Range(0, 16).Select(i => i * 22.5).Select(heading => new HeadingLoad(heading, held.Solve(space with { HeadingDeg = heading }).PeakW))];
+    private static HeadingLoad[] Rose(SpaceDescription space, HeldAirLoad held)
+    {
+        var rose = new HeadingLoad[16];
+        Parallel.For(0, rose.Length, i => rose[i] = new HeadingLoad(i * 22.5, held.Solve(space with { HeadingDeg = i * 22.5 }).PeakW));
+        return rose;
+    }
 
-    private static IEnumerable<Finding> Findings(SurveyDesign survey, SpaceDescription space, LoadDay day, List<HeadingLoad> rose,
+    private static IEnumerable<Finding> Findings(SurveyDesign survey, SpaceDescription space, LoadDay day, IReadOnlyList<HeadingLoad> rose,
         IReadOnlyList<LoadMeasure> measures)
     {
         if (day.PeakW <= 0)

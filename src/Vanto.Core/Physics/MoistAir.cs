@@ -17,6 +17,10 @@ public static class MoistAir
 
     private const double MassRatio = 0.621945;
     private const double Tolerance = 1e-8;
+    private const double NearTolerance = 1e-6;
+
+    /// <summary>From here on no ice is on the wick, °C.</summary>
+    private const double ClearOfIceC = 1;
     private const int MostTries = 30;
 
     /// <summary>Saturation pressure over ice (to 0.01 °C) and water, Pa.</summary>
@@ -84,12 +88,19 @@ public static class MoistAir
     /// <summary>Wet bulb, °C.</summary>
     public static double WetBulb(double temperatureC, double humidityRatio, double pressurePa)
     {
+        // From above, Newton's method cannot step past the root. Near freezing a wick with ice has a root of its own, which the search below finds.
+        if (temperatureC is > ClearOfIceC and < HottestWetC
+            && Newton(temperatureC, humidityRatio, pressurePa, temperatureC, Tolerance) is > ClearOfIceC and var wet)
+            return wet;
         var low = Math.Min(DewPoint(humidityRatio, pressurePa), temperatureC);
         return Roots.OfRising(t => RatioFromWetBulb(temperatureC, t, pressurePa) - humidityRatio, low, temperatureC, Tolerance);
     }
 
     /// <summary>Wet bulb of air above freezing wet bulbs, by Newton's method from a guess near it, °C; for runs in time, to 1e-6 K.</summary>
-    public static double WetBulbNear(double temperatureC, double humidityRatio, double pressurePa, double guessC)
+    public static double WetBulbNear(double temperatureC, double humidityRatio, double pressurePa, double guessC) =>
+        Newton(temperatureC, humidityRatio, pressurePa, guessC, NearTolerance);
+
+    private static double Newton(double temperatureC, double humidityRatio, double pressurePa, double guessC, double tolerance)
     {
         var most = Math.Clamp(temperatureC, 0, HottestWetC);
         var t = Math.Clamp(guessC, 0, most);
@@ -101,7 +112,7 @@ public static class MoistAir
             var error = above / below - humidityRatio;
             var step = error / (((2501 - 2.326 * t) * slope - 2.326 * saturated + 1.006) / below + 4.186 * above / (below * below));
             t = Math.Clamp(t - step, 0, most);
-            if (Math.Abs(step) < 1e-6 || t == 0 && step > 0)
+            if (Math.Abs(step) < tolerance || t == 0 && step > 0)
                 break;
         }
         return t;

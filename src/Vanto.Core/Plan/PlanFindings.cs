@@ -67,7 +67,7 @@ public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem
         if (r.Ends is not { } ends)
             yield break;
         if (s.Design.When.OutOfHeat && s.TooHot() is { } hot && s.With(s.Design with { When = s.Design.When with { OutOfHeat = false } }) is var hardy
-            && Quick(hardy) is { } inHeat && inHeat.Ends / WorkCalendar.Day < ends / WorkCalendar.Day)
+            && Quick(hardy, net) is { } inHeat && inHeat.Ends / WorkCalendar.Day < ends / WorkCalendar.Day)
             yield return Finding.Of(FindingCode.RoofInHeat, Severity.Caution, Phrase.Of($"Nobody works on the roof from {Readable.Clock(hot.From)} to "
                 + $"{Readable.Clock(hot.To)}: that moves the end to another day."), Sooner(ends));
         if (r.Chance < FinishBefore.LeastChance)
@@ -90,7 +90,7 @@ public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem
         void Try(Phrase words, Func<PlanDesign, PlanDesign> change)
         {
             var other = s.With(change(s.Design));
-            if (Quick(other) is { } quick && quick.Ends < ends)
+            if (Quick(other, net) is { } quick && quick.Ends < ends)
                 ways.Add(Way(words, Phrase.Of($"done {PlanMaker.When(other, quick.Ends)}"), change));
         }
 
@@ -104,9 +104,12 @@ public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem
     }
 
     /// <summary>Another plan by the quick rule; null where it cannot be.</summary>
-    public static WorkSchedule? Quick(PlanSetting other)
+    public static WorkSchedule? Quick(PlanSetting other) => Quick(other, TaskNetwork.Expand(other.Shape(), TaskLibrary.Standard));
+
+    /// <summary>The same where crew and hours alone differ, which change no step.</summary>
+    private static WorkSchedule? Quick(PlanSetting other, TaskNetwork net)
     {
-        var problem = other.Problem(TaskNetwork.Expand(other.Shape(), TaskLibrary.Standard));
+        var problem = other.Problem(net);
         return problem.Hopeless() is null ? SerialSchedule.Of(problem) : null;
     }
 

@@ -20,6 +20,7 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
         (FinishBefore Done, double EarlierMin)? inTime = schedule is null ? null : InTime(schedule, chain);
         var result = new PlanAssessment(new Verdict(StationState.Open, Phrase.Empty, Phrase.Empty), [], [])
         {
+            Network = net,
             Kinds = [.. s.Shape().Kinds.Select(k => TaskLibrary.Standard.JobKinds.First(j => j.Id == k).Name)],
             Steps = steps,
             Edges = [.. net.Steps.SelectMany(x => x.After.Select(e => new PlanEdge(e.Step, x.Id)))],
@@ -167,9 +168,13 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
         {
             var now = at;
             var task = problem.Tasks[problem.Index[now.Task]];
-            at = schedule.Tasks.Where(o => o.Task != now.Task && o.End <= now.Start).Select(o => (o, Free: Freed(task, now, o)))
-                .Where(x => x.Free is { } free && hours.WorkingMinutes(free, now.Start) == 0 && free <= now.Start).OrderByDescending(x => x.Free)
-                .Select(x => x.o).FirstOrDefault();
+            // What lets it begin last holds it, if no work lies between; what let it begin earlier is farther off still.
+            (at, var latest) = (null, int.MinValue);
+            foreach (var o in schedule.Tasks)
+                if (o.End <= now.Start && o.Task != now.Task && Freed(task, now, o) is { } free && free <= now.Start && free > latest)
+                    (at, latest) = (o, free);
+            if (at is not null && hours.WorkingMinutes(latest, now.Start) > 0)
+                at = null;
         }
         return chain;
     }
@@ -177,7 +182,7 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
     /// <summary>When a step lets another begin; null where it does not hold it.</summary>
     private static int? Freed(WorkTask task, PlacedTask now, PlacedTask other) =>
         task.After.FirstOrDefault(e => e.Task == other.Task) is { } edge ? (edge.AfterWait ? other.WaitEnd : other.End) + edge.Lag
-            : now.People.Intersect(other.People).Any() ? other.End : null;
+            : now.People.Any(other.People.Contains) ? other.End : null;
 
     private (FinishBefore Done, double EarlierMin) InTime(WorkSchedule schedule, HashSet<string> chain)
     {

@@ -73,6 +73,9 @@ public sealed record PlanStudyResult(PlanAssessment? Plan, ScheduleProof Proof, 
 /// <summary>Result of the Plan station.</summary>
 public sealed record PlanAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<Figure> Figures) : IStationResult
 {
+    /// <summary>The steps it was made of, for the station that works through them.</summary>
+    internal TaskNetwork Network { get; init; } = null!;
+
     public required IReadOnlyList<string> Kinds { get; init; }
     public IReadOnlyList<PlanStep> Steps { get; init; } = [];
     public IReadOnlyList<PlanEdge> Edges { get; init; } = [];

@@ -208,9 +208,6 @@ public sealed class PlanSetting
         return hot.Count == 0 ? null : (hot[0] * 60, (hot[^1] + 1) * 60);
     }
 
-    private bool Works(int day) => Design.When.Weekends || FirstDay is not { } first
-        || first.AddDays(day).DayOfWeek is not (DayOfWeek.Saturday or DayOfWeek.Sunday);
-
     /// <summary>Hours of the crew.</summary>
     public WorkCalendar Hours() => _hours ??= Made();
 
@@ -218,7 +215,8 @@ public sealed class PlanSetting
 
     private WorkCalendar Made()
     {
-        var w = Design.When;
+        var (w, first) = (Design.When, FirstDay);
+        bool Works(int day) => w.Weekends || first?.AddDays(day).DayOfWeek is not (DayOfWeek.Saturday or DayOfWeek.Sunday);
         var (from, to, at, pause) = ((int)(w.From * 60), (int)(w.To * 60), (int)(w.BreakAt * 60), (int)(w.BreakH * 60));
         return new WorkCalendar(Enumerable.Range(0, Days).Where(Works).SelectMany(d => WorkCalendar.Daily(1, from, to, at, pause).Windows
             .Select(x => x with { From = x.From + d * WorkCalendar.Day, To = x.To + d * WorkCalendar.Day })));
@@ -261,12 +259,12 @@ public sealed class PlanSetting
     public ScheduleProblem Problem(TaskNetwork net)
     {
         var allowed = Allowed();
-        var steps = net.Steps.Where(s => s.OnSite).ToList();
-        var tasks = StepTasks.Of(steps).Zip(steps, (t, s) => t with
+        var tasks = net.OnSite.Select(x => x.Work with
         {
-            Allowed = allowed(s.Task),
+            Allowed = allowed(x.Step.Task),
             NotBefore = (int)(Design.When.From * 60),
-            Wait = s.Id == "pad-pour" && Mounted.Slab is { } slab ? Math.Max(t.Wait, (int)Math.Ceiling(slab.WaitDays * WorkCalendar.Day)) : t.Wait,
+            Wait = x.Step.Id == "pad-pour" && Mounted.Slab is { } slab
+                ? Math.Max(x.Work.Wait, (int)Math.Ceiling(slab.WaitDays * WorkCalendar.Day)) : x.Work.Wait,
         });
         return new ScheduleProblem([.. tasks], Crew(), new Dictionary<string, int> { ["vacuum-pump"] = Design.When.Pumps }, SupplyW);
     }

@@ -53,19 +53,19 @@ public static class ScheduleBounds
 
     private static int Most(IEnumerable<(int Head, int Tail, double Work)> all, int capacity)
     {
+        // For every least tail: those that begin last first, one more with each look.
         var most = 0;
-        var rows = all.Where(x => x.Work > 0).ToArray();
-        var tails = rows.Select(x => x.Tail).Distinct().ToArray();
-        foreach (var h in rows.Select(x => x.Head).Distinct().ToArray())
-            foreach (var t in tails)
-            {
-                var (work, head, tail, any) = (0.0, int.MaxValue, int.MaxValue, false);
-                foreach (var x in rows)
-                    if (x.Head >= h && x.Tail >= t)
-                        (work, head, tail, any) = (work + x.Work, Math.Min(head, x.Head), Math.Min(tail, x.Tail), true);
-                if (any)
-                    most = Math.Max(most, head + (int)Math.Ceiling(work / capacity - 1e-9) + tail);
-            }
+        var rows = all.Where(x => x.Work > 0).OrderByDescending(x => x.Head).ToArray();
+        foreach (var least in rows.Select(x => x.Tail).Distinct().ToArray())
+        {
+            var (work, tail) = (0.0, int.MaxValue);
+            foreach (var x in rows)
+                if (x.Tail >= least)
+                {
+                    (work, tail) = (work + x.Work, Math.Min(tail, x.Tail));
+                    most = Math.Max(most, x.Head + (int)Math.Ceiling(work / capacity - 1e-9) + tail);
+                }
+        }
         return most;
     }
 }

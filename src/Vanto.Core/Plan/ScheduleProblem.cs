@@ -113,7 +113,8 @@ public sealed class ScheduleProblem
         (Tasks, People, SupplyW) = (tasks, people, supplyW);
         Equipment = equipment ?? new Dictionary<string, int>();
         Index = tasks.Select((t, i) => (t.Id, i)).ToDictionary(x => x.Id, x => x.i);
-        Groups = [.. tasks.Select(GroupsOf)];
+        var manned = new Dictionary<(int, string), IReadOnlyList<IReadOnlyList<int>>>();
+        Groups = [.. tasks.Select(t => manned.TryGetValue((t.Crew, t.Skill), out var ways) ? ways : manned[(t.Crew, t.Skill)] = GroupsOf(t))];
         var known = new Dictionary<(long, WorkCalendar?), WorkCalendar>();
         Hours = [.. tasks.Select((t, i) => Groups[i].Select(g => HoursOf(t, g, known)).ToArray())];
     }
@@ -136,22 +137,8 @@ public sealed class ScheduleProblem
         var key = (group.Aggregate(0L, (sum, p) => sum | 1L << p), task.Allowed);
         if (known.TryGetValue(key, out var hours))
             return hours;
-        hours = group.Select(p => People[p].Hours).Aggregate((a, b) => ReferenceEquals(a, b) || a.Equals(b) ? a : a.And(b));
+        hours = group.Select(p => People[p].Hours).Aggregate((a, b) => a.Equals(b) ? a : a.And(b));
         return known[key] = task.Allowed is { } allowed ? hours.And(allowed) : hours;
-    }
-
-    /// <summary>End of the stay in which a minute lies: breaks do not end it, a night does.</summary>
-    public static int StayEnds(WorkCalendar hours, int minute)
-    {
-        var ends = minute;
-        for (var i = 0; i < hours.Windows.Count; i++)
-            if (hours.Windows[i].From <= minute && minute <= hours.Windows[i].To)
-            {
-                ends = hours.Windows[i].To;
-                while (i + 1 < hours.Windows.Count && hours.Windows[i + 1].BreakBefore)
-                    ends = hours.Windows[++i].To;
-            }
-        return ends;
     }
 
     /// <summary>Longest way from the end of a step's hands to the end of the last hands.</summary>

@@ -64,7 +64,7 @@ public static class Scheduler
                 foreach (var c in hours.StartClasses(task.Hands, task.OverBreaks))
                 {
                     var open = c.Starts.Select(s => (s.From, To: task.Stays
-                        ? Math.Min(s.To, ScheduleProblem.StayEnds(hours, s.From + c.Span) - task.Wait - c.Span) : s.To))
+                        ? Math.Min(s.To, hours.StayEnds(s.From + c.Span) - task.Wait - c.Span) : s.To))
                         .Where(s => s.To >= s.From && s.From + c.Span <= horizon).ToList();
                     if (open.Count == 0)
                         continue;

@@ -18,12 +18,16 @@ public static class SerialSchedule
                 events.Add(w.From);
         var free = new int[problem.People.Count];
         var lags = problem.Tasks.SelectMany(t => t.After).Where(e => e.Lag > 0).ToLookup(e => e.Task);
+        var before = problem.Tasks.Select(t => t.After.Select(e => (At: problem.Index[e.Task], e.AfterWait, e.Lag)).ToArray()).ToArray();
+        var drawing = new List<int>();
         var held = new List<(string Equipment, string? Until, int Task)>();
         var left = n;
         void Place(int i, PlacedTask at)
         {
             (placed[i], left) = (at, left - 1);
             held.AddRange(problem.Tasks[i].Holds.Select(h => (h.Equipment, h.Until, i)));
+            if (problem.Tasks[i] is { HandsW: > 0 } or { WaitW: > 0 })
+                drawing.Add(i);
             events.Add(at.End);
             events.Add(at.WaitEnd);
             foreach (var p in at.People)
@@ -42,14 +46,19 @@ public static class SerialSchedule
             foreach (var i in order)
                 if (placed[i] is null && Startable(i, now) is { } at)
                     Place(i, at);
+            order.RemoveAll(i => placed[i] is not null);
         }
         return left > 0 ? null : new WorkSchedule([.. placed.Select(p => p!)]);
 
         PlacedTask? Startable(int i, int now)
         {
             var task = problem.Tasks[i];
-            if (now < task.NotBefore || !task.After.All(e => placed[problem.Index[e.Task]] is { } p && (e.AfterWait ? p.WaitEnd : p.End) + e.Lag <= now)
-                || !task.Holds.All(h => held.Count(x => x.Equipment == h.Equipment && Ends(x) > now) < problem.CountOf(h.Equipment)))
+            if (now < task.NotBefore)
+                return null;
+            foreach (var e in before[i])
+                if (placed[e.At] is not { } p || (e.AfterWait ? p.WaitEnd : p.End) + e.Lag > now)
+                    return null;
+            if (!task.Holds.All(h => held.Count(x => x.Equipment == h.Equipment && Ends(x) > now) < problem.CountOf(h.Equipment)))
                 return null;
             for (var g = 0; g < problem.Groups[i].Count; g++)
             {
@@ -58,7 +67,7 @@ public static class SerialSchedule
                 if (group.Any(p => free[p] > now) || hours.Span(now, task.Hands, task.OverBreaks) is not { } span)
                     continue;
                 var end = now + span;
-                if (task.Stays && end + task.Wait > ScheduleProblem.StayEnds(hours, end))
+                if (task.Stays && end + task.Wait > hours.StayEnds(end))
                     continue;
                 if (problem.SupplyW is { } watts && TooMuch(task, now, end, watts))
                     return null;
@@ -72,13 +81,13 @@ public static class SerialSchedule
 
         bool TooMuch(WorkTask task, int start, int end, double watts)
         {
-            var edges = placed.OfType<PlacedTask>().SelectMany(p => new[] { p.Start, p.End }).Where(m => m > start && m < end + task.Wait)
+            var edges = drawing.SelectMany(i => new[] { placed[i]!.Start, placed[i]!.End }).Where(m => m > start && m < end + task.Wait)
                 .Append(start).Append(end);
             return edges.Any(m => m < end + task.Wait && Drawn(m) + (m < end ? task.HandsW : task.WaitW) > watts);
         }
 
-        double Drawn(int minute) => placed.Select((p, i) => p is null ? 0 : minute >= p.Start && minute < p.End ? problem.Tasks[i].HandsW
-            : minute >= p.End && minute < p.WaitEnd ? problem.Tasks[i].WaitW : 0).Sum();
+        double Drawn(int minute) => drawing.Sum(i => minute >= placed[i]!.Start && minute < placed[i]!.End ? problem.Tasks[i].HandsW
+            : minute >= placed[i]!.End && minute < placed[i]!.WaitEnd ? problem.Tasks[i].WaitW : 0);
     }
 }
 
@@ -104,7 +113,7 @@ public static class ScheduleChecker
             var hours = problem.CalendarOf(task, p.People);
             if (hours.Span(p.Start, task.Hands, task.OverBreaks) is not { } span || p.End != p.Start + span || p.WaitEnd != p.End + task.Wait)
                 said.Add($"{task.Id} does not fit its hours");
-            else if (task.Stays && p.WaitEnd > ScheduleProblem.StayEnds(hours, p.End))
+            else if (task.Stays && p.WaitEnd > hours.StayEnds(p.End))
                 said.Add($"nobody is there when the wait of {task.Id} ends");
         }
         for (var i = 0; i < schedule.Tasks.Count; i++)

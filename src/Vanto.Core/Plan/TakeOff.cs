@@ -69,16 +69,18 @@ public static class TakeOff
     public static IReadOnlyList<BuyRow> Of(PlanSetting s, TaskNetwork net, WorkSchedule? schedule)
     {
         var library = TaskLibrary.Standard;
-        var steps = net.Steps.Select(x => x.Task.Id).ToHashSet();
-        var box = s.Sheet.Box;
-        return [.. library.Materials.Where(m => library.Holds(m.When, net.Tags)).Select(m => Row(s, m, net, schedule, steps, box)).Where(r => r.Quantity > 0)];
+        var steps = net.Steps.ToLookup(x => x.Task.Id);
+        var starts = schedule?.Tasks.ToDictionary(t => t.Task, t => t.Start) ?? [];
+        var first = s.FirstDay;
+        return [.. library.Materials.Where(m => library.Holds(m.When, net.Tags)).Select(m => Row(s, m, net, starts, steps, first))
+            .Where(r => r.Quantity > 0)];
     }
 
-    private static BuyRow Row(PlanSetting s, Material m, TaskNetwork net, WorkSchedule? schedule, HashSet<string> steps, IReadOnlyList<BoxPart> box)
+    private static BuyRow Row(PlanSetting s, Material m, TaskNetwork net, Dictionary<string, int> starts, ILookup<string, JobStep> steps, DateOnly? firstDay)
     {
         var (quantity, because) = Asked(s, m.Id, net);
         var change = s.Design.Changes.FirstOrDefault(c => c.Item == m.Id);
-        var inBox = Math.Min(quantity, box.Where(p => Fits(s, p).Fits && ItemOf(p.Kind) == m.Id).Sum(p => InBox(p, m.Unit)));
+        var inBox = Math.Min(quantity, s.Sheet.Box.Where(p => Fits(s, p).Fits && ItemOf(p.Kind) == m.Id).Sum(p => InBox(p, m.Unit)));
         var need = change is { Struck: true } ? 0 : change?.Quantity ?? Math.Max(0, quantity - inBox) * (1 + (Measured.Contains(m.Id) ? 0 : m.WasteFraction));
         var counted = m.Unit is not ("m" or "m2" or "kg" or "mL");
         need = counted ? Math.Ceiling(need - Slack) : need;
@@ -89,12 +91,10 @@ public static class TakeOff
         var choice = PackCover.Of(Math.Min(need, MostBought * step), packs, step);
         var words = string.Join(" + ", choice.Counts.Select((n, i) => (n, packs[i].Size)).Where(x => x.n > 0)
             .Select(x => FormattableString.Invariant($"{x.n} × {x.Size:0.##}{(counted ? "" : $" {Said(m.Unit)}")}")));
-        var first = new[] { m.NeededByTask }.Concat(m.OrTasks ?? []).Where(steps.Contains)
-            .SelectMany(id => net.Steps.Where(x => x.Task.Id == id)).ToList();
-        var starts = schedule?.Tasks.Where(t => first.Any(f => f.Id == t.Task)).Select(t => t.Start).ToList() ?? [];
-        int? at = starts.Count > 0 ? starts.Min() : null;
+        var first = (m.OrTasks ?? []).Prepend(m.NeededByTask).SelectMany(id => steps[id]).ToList();
+        var at = first.Select(f => starts.TryGetValue(f.Id, out var start) ? start : (int?)null).Min();
         var lead = priced.Max(p => p.LeadDays) ?? (int)m.LeadWorkingDays[2];
-        var order = s.FirstDay is { } day
+        var order = firstDay is { } day
             ? new SupplierDays().Back(day.AddDays((at ?? 0) / WorkCalendar.Day), lead + AheadDays).ToString("yyyy-MM-dd") : "";
         return new BuyRow(m.Id, m.Name, Said(m.Unit), quantity, inBox, need, words, choice.Bought, priced.Count > 0 ? choice.Cost : null,
             first.FirstOrDefault()?.Task.Name ?? "", at, order, because, change is null ? ""

@@ -39,10 +39,16 @@ public sealed record JobStep(string Id, LibraryTask Task, int Zone, Minutes Hand
 public sealed record StepEdge(string Step, bool AfterWait, double LagMin);
 
 /// <summary>The steps of a job in the library's order, and what it is made of.</summary>
-public sealed record TaskNetwork(IReadOnlyList<JobStep> Steps, IReadOnlySet<string> Tags)
+public sealed class TaskNetwork(IReadOnlyList<JobStep> steps, IReadOnlySet<string> tags)
 {
     private const double SplitJoints = 4;
     private const double LeftExitJoints = 2;
+
+    public IReadOnlyList<JobStep> Steps { get; } = steps;
+    public IReadOnlySet<string> Tags { get; } = tags;
+
+    /// <summary>What is done on site, as steps of a schedule before a day is known.</summary>
+    public IReadOnlyList<(WorkTask Work, JobStep Step)> OnSite { get; } = [.. StepTasks.Of([.. steps.Where(s => s.OnSite)]).Zip(steps.Where(s => s.OnSite))];
 
     /// <summary>Own steps that were to come before what they come after; that wish is dropped.</summary>
     public IReadOnlyList<string> Circles { get; init; } = [];

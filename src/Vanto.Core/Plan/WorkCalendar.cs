@@ -21,16 +21,22 @@ public sealed class WorkCalendar
     /// <summary>Windows in their order, none empty, none touching another.</summary>
     public IReadOnlyList<WorkWindow> Windows { get; }
 
-    public WorkCalendar(IEnumerable<WorkWindow> windows)
+    public WorkCalendar(IEnumerable<WorkWindow> windows) : this([.. windows.Where(w => w.To > w.From).OrderBy(w => w.From)])
     {
-        Windows = [.. windows.Where(w => w.To > w.From).OrderBy(w => w.From)];
-        _hash = Windows.Aggregate(17, HashCode.Combine);
+    }
+
+    private WorkCalendar(WorkWindow[] inOrder)
+    {
+        Windows = inOrder;
+        foreach (var w in inOrder)
+            _hash = HashCode.Combine(_hash, w);
     }
 
     private readonly int _hash;
 
     /// <inheritdoc />
-    public override bool Equals(object? obj) => obj is WorkCalendar other && other.Windows.SequenceEqual(Windows);
+    public override bool Equals(object? obj) =>
+        ReferenceEquals(this, obj) || obj is WorkCalendar other && other._hash == _hash && other.Windows.SequenceEqual(Windows);
 
     /// <inheritdoc />
     public override int GetHashCode() => _hash;
@@ -50,26 +56,34 @@ public sealed class WorkCalendar
     public WorkCalendar And(WorkCalendar other)
     {
         var both = new List<WorkWindow>();
-        foreach (var a in Windows)
-            foreach (var b in other.Windows)
-                if (Math.Max(a.From, b.From) is var from && Math.Min(a.To, b.To) is var to && to > from)
-                {
-                    var spanned = both.Count > 0 && Breaks(this, both[^1].To, from) && Breaks(other, both[^1].To, from);
-                    both.Add(new WorkWindow(from, to, spanned));
-                }
-        return new WorkCalendar(both);
+        for (var (i, j) = (0, 0); i < Windows.Count && j < other.Windows.Count;)
+        {
+            var (a, b) = (Windows[i], other.Windows[j]);
+            var (from, to) = (Math.Max(a.From, b.From), Math.Min(a.To, b.To));
+            if (to > from)
+                both.Add(new WorkWindow(from, to, both.Count > 0 && Breaks(both[^1].To, from) && other.Breaks(both[^1].To, from)));
+            (i, j) = a.To < b.To ? (i + 1, j) : (i, j + 1);
+        }
+        return new WorkCalendar(both.ToArray());
     }
 
-    /// <summary>True where every gap of a calendar between two minutes is a break.</summary>
-    private static bool Breaks(WorkCalendar c, int from, int to)
+    /// <summary>True where every gap between two minutes is a break.</summary>
+    private bool Breaks(int from, int to)
     {
-        for (var i = 0; i < c.Windows.Count; i++)
-        {
-            var w = c.Windows[i];
-            if (w.From > from && w.From <= to && !w.BreakBefore)
+        for (var i = At(from) + 1; i < Windows.Count && Windows[i].From <= to; i++)
+            if (!Windows[i].BreakBefore)
                 return false;
-        }
-        return c.Windows.Any(w => w.From <= to && w.To >= to);
+        return At(to) is >= 0 and var last && Windows[last].To >= to;
+    }
+
+    /// <summary>End of the stay in which a minute lies: breaks do not end it, a night does.</summary>
+    public int StayEnds(int minute)
+    {
+        if (At(minute) is not (>= 0 and var i) || minute > Windows[i].To)
+            return minute;
+        while (i + 1 < Windows.Count && Windows[i + 1].BreakBefore)
+            i++;
+        return Windows[i].To;
     }
 
     /// <summary>Minutes from a start to the end of so many minutes of hands, breaks included; null where it cannot be started.</summary>
