@@ -101,15 +101,18 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     private static readonly string[] OfTheCircuit = [nameof(StartUpReadings.VacuumStartPa), nameof(StartUpReadings.VacuumEndPa)];
 
     /// <summary>Whether the refrigerant circuit was opened: a split is joined on site, all else comes sealed and stays so.</summary>
-    public static bool Opened(AcUnit unit, WorkKind work) => unit.JoinedOnSite && work != WorkKind.SoftStarter;
+    public static bool Opened(AcUnit unit, WorkKind work) => unit.JoinedOnSite && UnitDesign.Fitting(work);
 
     private static CommissionAssessment Asking(CommissionAssessment found, bool opened, WorkKind work) => found with
     {
         Asks = [.. CommissionRecord.Kind.Fields.Select(f => f.Path[1..])
             .Where(f => opened || !OfTheCircuit.Contains(f, StringComparer.OrdinalIgnoreCase))],
-        NotOpened = opened ? null : work == WorkKind.SoftStarter
-            ? Phrase.Of($"Only a soft starter was added: the circuit was not opened, so no vacuum is proved.")
-            : Phrase.Of($"The unit comes sealed: no line set, and no vacuum to prove."),
+        NotOpened = opened ? null : work switch
+        {
+            WorkKind.SoftStarter => Phrase.Of($"Only a soft starter was added: the circuit was not opened, so no vacuum is proved."),
+            WorkKind.LayUp or WorkKind.Wake => Phrase.Of($"Nothing of the circuit is opened for the winter: no vacuum is proved."),
+            _ => Phrase.Of($"The unit comes sealed: no line set, and no vacuum to prove."),
+        },
     };
 
     private static readonly Dictionary<string, FindingCode> Proofs = new()

@@ -170,6 +170,14 @@ public sealed record RoomCharge(double FreeKg, double MostKg, double LeastM2, do
         _ => null,
     };
 
+    /// <summary>Class of its flame: a1 does not burn, a2l burns slowly, a3 burns fast (ISO 817, from memory).</summary>
+    public static string FlameClass(Physics.RefrigerantKind? kind) => kind switch
+    {
+        Physics.RefrigerantKind.R32 => "a2l",
+        Physics.RefrigerantKind.R290 => "a3",
+        _ => "a1",
+    };
+
     /// <summary>A charge in a space.</summary>
     /// <param name="kg">Charge, what is added included.</param>
     /// <param name="kind">Which refrigerant.</param>

@@ -31,7 +31,7 @@ public static class OwnSteps
         var after = library.Tasks.FirstOrDefault(t => t.Id == o.After);
         double[] Three(double likely) => [Best * likely, likely, Worst * likely];
         return new LibraryTask(id, after?.Stage ?? library.Stages[0], o.Name.Trim().Length > 0 ? o.Name.Trim() : "own step", "", [], null, null,
-            after is null ? [] : [new TaskEdge(after.Id, "wait", 0)], new ActiveTime(Three(o.HandsMin), []), o.People,
+            after is null ? [] : [new TaskEdge(after.Id, "wait", 0, null)], new ActiveTime(Three(o.HandsMin), []), o.People,
             o.Led switch { Licence.Handler => "handler", Licence.Electrician => "electrician", _ => "anyone" },
             o.Place.ToString().ToLowerInvariant(), "break", [],
             o.WaitMin > 0 ? new TaskWait("wait", Three(o.WaitMin), "none", 0, "", []) : null, 0,

@@ -35,6 +35,11 @@ public sealed record MethodDesign : DesignPart
     [Ask("The circuit is there already")] public bool CircuitThere { get; init; }
     [Ask("An inspector must see it")] public bool Permit { get; init; }
     [Ask("It heats too, and that is proved")] public bool Heats { get; init; }
+    [Ask("Vacuum pulled by hand")] public bool HandPump { get; init; }
+    [Ask("Hoses come off under vacuum", Help = "else after the valves are open: a short hiss")] public bool HosesUnderVacuum { get; init; }
+    [Ask("The old pipes stay")] public bool LinesThere { get; init; }
+    [Ask("The old charge is lost already")] public bool ChargeLost { get; init; }
+    [Ask("The law here asks a certificate for the first joining")] public bool CertifiedJoining { get; init; }
     [Ask("Charge is added")] public bool ExtraCharge { get; init; }
     [Ask("Battery and inverter are fitted too")] public bool Battery { get; init; }
     [Ask("Modules are fitted too")] public bool Modules { get; init; }
@@ -51,6 +56,7 @@ public sealed record CrewDesign : DesignPart
 {
     [Ask("Called", Longest = 60)] public string Name { get; init; } = "fitter";
     [Ask("Licence")] public Licence Licence { get; init; } = Licence.Both;
+    [Ask("Licence covers flammable refrigerant")] public bool Flammable { get; init; } = true;
     [Ask("Only lends a hand")] public bool Helper { get; init; }
     [Field(QuantityKind.Number, 0, 1000, Label = "An hour costs")] public double RateH { get; init; } = 46;
 }
@@ -73,6 +79,16 @@ public sealed record WhenDesign : DesignPart
     [Field(QuantityKind.Count, 1, 4, Label = "Vacuum pumps")] public int Pumps { get; init; } = 1;
     [Field(QuantityKind.Fraction, 0, 0.5, Label = "Days differ by", Help = "heat, access, form of the day")] public double DayShare { get; init; } = 0.10;
     [Field(QuantityKind.Ratio, 0.3, 4, Label = "Our pace", Help = "times the library's minutes")] public double Pace { get; init; } = 1;
+}
+
+/// <summary>Hours of one day that are wet or windy, as the outlook says.</summary>
+public sealed record OutlookDesign : DesignPart
+{
+    [Field(QuantityKind.Count, 1, 28, Label = "Day", Help = "1 is the first")] public int Day { get; init; } = 1;
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "From")] public double From { get; init; }
+    [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 24;
+    [Ask("Rain")] public bool Wet { get; init; } = true;
+    [Field(QuantityKind.Speed, 0, 40, Label = "Wind")] public double WindMs { get; init; }
 }
 
 /// <summary>Where a step is done.</summary>
@@ -141,6 +157,7 @@ public sealed record PlanDesign : DesignPart
     public IReadOnlyList<CrewDesign> Crew { get; init; } = [new(), new() { Name = "owner", Licence = Licence.None, Helper = true,
         RateH = 0 }];
     public WhenDesign When { get; init; } = new();
+    [Ask("Rain and wind", Most = 30)] public IReadOnlyList<OutlookDesign> Outlook { get; init; } = [];
     [Ask("Own steps", Most = 20)] public IReadOnlyList<OwnStepDesign> Own { get; init; } = [];
     [Ask("Prices", Most = 200)] public IReadOnlyList<PriceDesign> Prices { get; init; } = [];
     [Ask("Changed by hand", Most = 80)] public IReadOnlyList<TakeOffChange> Changes { get; init; } = [];

@@ -7,9 +7,6 @@ namespace Vanto.Core.Plan;
 /// <summary>What is wrong with a plan and what mends it.</summary>
 public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem problem, PlanAssessment r, InputError? hopeless, double earlierMin)
 {
-    /// <summary>What one person lifts alone, kg; common practice.</summary>
-    private const double AloneKg = 23;
-
     private const double GeneratorStepW = 500;
     private const double SurplusShare = 0.4;
     private const decimal SurplusWorth = 20;
@@ -25,15 +22,25 @@ public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem
     private IEnumerable<Finding> OfCrew()
     {
         var two = net.Steps.Where(x => x.OnSite && x.Task.Crew > problem.People.Count).ToList();
-        var helper = Way(Phrase.Of($"the owner lends a hand"), Phrase.Of($"for {Calls.Many(two.Count, "step")}"),
+        var byOne = AloneSteps.Of(s);
+        var alone = net.Steps.Where(x => x.OnSite && byOne.ContainsKey(x.Task.Id)).ToList();
+        var helper = Way(Phrase.Of($"the owner lends a hand"), Phrase.Of($"for {Calls.Many(two.Count + alone.Count, "step")}"),
             p => p.Joined(new CrewDesign { Name = "owner", Licence = Licence.None, Helper = true, RateH = 0 }));
         var names = string.Join(", ", two.Take(3).Select(x => x.Name));
         if (two.Count > 0)
             yield return Finding.Of(FindingCode.CrewTwo, Severity.Stop, Phrase.Of($"{names} take{(two.Count == 1 ? "s" : "")} two people; over "
-                + $"{AloneKg:Mass} or on a ladder nobody lifts alone."), [helper]);
+                + $"{AloneSteps.LiftKg:Mass} or on a ladder nobody lifts alone."), [helper]);
+        if (alone.Count > 0)
+        {
+            var longer = alone.Sum(x => x.Hands.Likely * (1 - 1 / AloneSteps.Longer));
+            yield return Finding.Of(FindingCode.CrewAlone, Severity.Caution, Phrase.Of($"{string.Join(", ", alone.Take(3).Select(x => x.Name))} "
+                + $"{(alone.Count == 1 ? "is" : "are")} done by one: prop block, hoist, or bracket with a shelf; {Readable.Span(longer)} more of hands."),
+                [helper]);
+        }
         foreach (var (skill, licence) in new[] { ("handler", Licence.Handler), ("electrician", Licence.Electrician) })
             if (net.Steps.Where(x => x.OnSite && x.Task.Skill == skill).ToList() is { Count: > 0 } asked && !problem.People.Any(p => p.Leads(skill)))
-                yield return Finding.Of(FindingCode.NoSkill, Severity.Stop, Phrase.Of($"Nobody of the crew has the {Calls.Name(licence)} licence that "
+                yield return Finding.Of(FindingCode.NoSkill, Severity.Stop, Phrase.Of(
+                    $"Nobody of the crew has the {Calls.Name(licence)} licence{(skill == "handler" && s.Burns ? ", for a refrigerant that burns," : "")} that "
                     + $"{asked[0].Name.ToLowerInvariant()} and {asked.Count - 1:Count} more ask for."), Joins
                     ? [Way(Phrase.Of($"somebody with it"), Phrase.Of($"joins the crew"),
                         p => p.Joined(new CrewDesign { Name = Calls.Name(licence), Licence = licence }))] : []);
@@ -73,6 +80,9 @@ public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem
         if (r.Chance < FinishBefore.LeastChance)
             yield return Finding.Of(FindingCode.NotToday, Severity.Caution, Phrase.Of($"Done by the end of that day with {r.Chance:Fraction}: "
                 + $"{Readable.Span(Math.Ceiling(earlierMin / 5) * 5)} more would make it four times in five."), Sooner(ends));
+        if (s.Design.Outlook.Count == 0 && net.Steps.FirstOrDefault(x => x.OnSite && (x.Task.Limits.Dry || x.Task.Limits.WindMaxMs is not null)) is { } open)
+            yield return Finding.Of(FindingCode.NoOutlook, Severity.Note,
+                Phrase.Of($"No rain or wind is typed: {open.Name.ToLowerInvariant()} and what else needs a dry or calm hour is planned at any."));
         if (net.Steps.Any(x => x.Id == "pad-pour") && s.Mounted.Slab is { } slab)
             yield return Finding.Of(FindingCode.CureInPlan, Severity.Note,
                 Phrase.Of($"The slab rests {Math.Ceiling(slab.WaitDays):Count} days before the unit stands on it: two visits."));

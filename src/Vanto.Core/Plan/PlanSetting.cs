@@ -62,7 +62,9 @@ public sealed class PlanSetting
     public bool SoftStarterOnly => UnitDesign.Work == WorkKind.SoftStarter;
 
     /// <summary>A split is joined.</summary>
-    public bool Split => Unit.JoinedOnSite && !SoftStarterOnly;
+    public bool Split => Unit.JoinedOnSite && UnitDesign.Fits;
+
+    private bool OldGoes => Design.Method.OldUnit || UnitDesign.Work == WorkKind.ReplaceSplit;
 
     private bool PreCharged => Split && Layout.Line.Kind == LineKind.PreCharged;
 
@@ -80,6 +82,10 @@ public sealed class PlanSetting
         var kinds = new List<string>();
         if (SoftStarterOnly)
             kinds.Add("soft-start");
+        else if (UnitDesign.Work == WorkKind.LayUp)
+            kinds.Add("lay-up");
+        else if (UnitDesign.Work == WorkKind.Wake)
+            kinds.Add("wake-up");
         else if (Split)
         {
             kinds.Add(LoadCases.On(Survey.Kind) switch
@@ -107,7 +113,11 @@ public sealed class PlanSetting
             kinds.Add("battery");
         if (Design.Method.Modules && Sources.Modules.Count > 0)
             kinds.Add("pv-string");
-        return new JobShape(kinds, Tags(), Drivers(), Zones, Design.When.Pace) { Own = OwnSteps.Of(Design.Own, TaskLibrary.Standard) };
+        return new JobShape(kinds, Tags(), Drivers(), Zones, Design.When.Pace) 
+        {
+            Own = OwnSteps.Of(Design.Own, TaskLibrary.Standard),
+            Alone = AloneSteps.Of(this),
+        };
     }
 
     private Dictionary<string, string> Tags()
@@ -135,7 +145,13 @@ public sealed class PlanSetting
             ["exit"] = Layout.Head.Exit == HeadExit.Left ? "left" : "right",
             ["hole"] = m.HoleThere ? "existing" : "new",
             ["opening"] = m.OpeningThere ? "existing" : "new",
-            ["old"] = m.OldUnit || UnitDesign.Work == WorkKind.ReplaceSplit ? "remove" : "none",
+            ["old"] = OldGoes ? "remove" : "none",
+            ["lines"] = Split && OldGoes && m.LinesThere && !PreCharged ? "reused" : "new",
+            ["charge"] = m.ChargeLost ? "lost" : "there",
+            ["pump"] = m.HandPump ? "hand" : "electric",
+            ["hoses"] = m.HosesUnderVacuum ? "under" : "after",
+            ["fluid"] = RoomCharge.FlameClass(Sheet.Circuit.Refrigerant),
+            ["law"] = m.CertifiedJoining ? "certified" : "free",
             ["pad"] = Mount.Slab.Cast && Layout.Outdoor.Place == OutdoorPlace.Pad ? "pour" : "ready",
             ["soakaway"] = Yes(Layout.Drain.Pit),
             ["heats"] = Yes(m.Heats),
@@ -232,26 +248,51 @@ public sealed class PlanSetting
         var light = Design.When.ByDaylight ? Daylight() : (0, WorkCalendar.Day);
         WorkCalendar? lit = Design.When.ByDaylight ? Every(light) : null, roof = Cool(RoofInSunK), below = Cool(0);
         WorkCalendar? Cool(double moreK) => Design.When.OutOfHeat && TooHot(moreK) is { } hot ? Every((0, hot.From), (hot.To, WorkCalendar.Day)) : null;
-        var both = new Dictionary<string, WorkCalendar?>();
+        var known = new Dictionary<(bool, bool, bool, bool, double?), WorkCalendar?>();
         return t =>
         {
-            var cool = !t.Limits.HotHoursBarred ? null : t.Place == "roof" ? roof : below;
-            var day = t.Limits.Daylight ? lit : null;
-            if (cool is null || day is null)
-                return cool ?? day;
-            return both.TryGetValue(t.Place, out var known) ? known : both[t.Place] = day.And(cool);
+            var (limits, roofed, outlook) = (t.Limits, t.Place == "roof", t.Place != "inside" && Design.Outlook.Count > 0);
+            var key = (limits.HotHoursBarred, roofed, limits.Daylight, outlook && limits.Dry, outlook ? limits.WindMaxMs : null);
+            if (known.TryGetValue(key, out var hours))
+                return hours;
+            WorkCalendar?[] all = [limits.HotHoursBarred ? roofed ? roof : below : null, limits.Daylight ? lit : null,
+                outlook && (limits.Dry || limits.WindMaxMs is not null) ? Fair(limits) : null];
+            return known[key] = all.OfType<WorkCalendar>().Aggregate((WorkCalendar?)null, (a, b) => a is null ? b : a.And(b));
         };
     }
 
+    /// <summary>Hours in which it is neither too wet nor too windy for a step.</summary>
+    private WorkCalendar Fair(TaskLimits limits)
+    {
+        var foul = Design.Outlook.Where(o => limits.Dry && o.Wet || limits.WindMaxMs is { } most && o.WindMs > most)
+            .Select(o => (From: (o.Day - 1) * WorkCalendar.Day + (int)(o.From * 60), To: (o.Day - 1) * WorkCalendar.Day + (int)(o.To * 60)))
+            .OrderBy(f => f.From);
+        var (windows, at) = (new List<WorkWindow>(), 0);
+        foreach (var (from, to) in foul)
+        {
+            windows.Add(new WorkWindow(at, from, false));
+            at = Math.Max(at, to);
+        }
+        windows.Add(new WorkWindow(at, Days * WorkCalendar.Day, false));
+        return new WorkCalendar(windows);
+    }
+
     private static readonly HashSet<string> Electrician = ["electrician"], Handler = ["handler"], Both = ["electrician", "handler"], Neither = [];
+
+    /// <summary>True where the refrigerant of the job burns.</summary>
+    public bool Burns => Split && RoomCharge.FlameClass(Sheet.Circuit.Refrigerant) != "a1";
 
     /// <summary>The crew as workers.</summary>
     public IReadOnlyList<Worker> Crew()
     {
         var hours = Hours();
+        var burns = Burns;
         return [.. Design.Crew.Select(c => new Worker(c.Name, c.Licence switch
         {
-            Licence.Electrician => Electrician, Licence.Handler => Handler, Licence.Both => Both, _ => Neither,
+            Licence.Electrician => Electrician,
+            Licence.Handler => burns && !c.Flammable ? Neither : Handler,
+            Licence.Both => burns && !c.Flammable ? Electrician : Both,
+            _ => Neither,
         }, hours, c.Helper))];
     }
 

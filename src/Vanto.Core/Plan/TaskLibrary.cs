@@ -42,7 +42,8 @@ public sealed record Material(string Id, string Name, string Unit, IReadOnlyList
 /// <param name="Task">Which.</param>
 /// <param name="After">Its <c>hands</c> or its <c>wait</c>.</param>
 /// <param name="LagMin">And so many minutes.</param>
-public sealed record TaskEdge(string Task, string After, double LagMin);
+/// <param name="When">Holds only there; empty holds always.</param>
+public sealed record TaskEdge(string Task, string After, double LagMin, string? When);
 
 /// <summary>What a count adds to a step, or a fact multiplies it by.</summary>
 public sealed record ActiveDriver(string? Per, double[]? Each, string? By, IReadOnlyDictionary<string, double>? Factor);
@@ -179,7 +180,8 @@ public sealed class TaskLibrary
 
     private IEnumerable<string?> Conditions() =>
     [
-        .. Tasks.Select(t => t.When), .. Tasks.SelectMany(t => t.Equipment).Select(e => e.When), .. Tasks.SelectMany(t => t.Tools).Select(t => t.When),
+        .. Tasks.Select(t => t.When), .. Tasks.SelectMany(t => t.Predecessors).Select(p => p.When),
+        .. Tasks.SelectMany(t => t.Equipment).Select(e => e.When), .. Tasks.SelectMany(t => t.Tools).Select(t => t.When),
         .. Tasks.SelectMany(t => t.Wait?.Variants ?? []).Select(v => v.When), .. Materials.Select(m => m.When),
         .. Tasks.SelectMany(t => t.Gate.Start.Concat(t.Gate.Finish)).Select(g => g.When),
     ];

@@ -13,6 +13,9 @@ public sealed record JobShape(IReadOnlyList<string> Kinds, IReadOnlyDictionary<s
 {
     /// <summary>Steps that only this job has.</summary>
     public IReadOnlyList<OwnStep> Own { get; init; } = [];
+
+    /// <summary>Steps for two that one does here, with so many times the hands.</summary>
+    public IReadOnlyDictionary<string, double> Alone { get; init; } = new Dictionary<string, double>();
 }
 
 /// <summary>A step of a job.</summary>
@@ -106,6 +109,7 @@ public sealed class TaskNetwork(IReadOnlyList<JobStep> steps, IReadOnlySet<strin
     {
         var tags = TagsOf(job, library);
         LibraryTask[] all = [.. library.Tasks.Where(t => t.Kinds.Any(job.Kinds.Contains) && library.Holds(t.When, tags)), .. job.Own.Select(o => o.Task)];
+        all = [.. all.Select(t => job.Alone.ContainsKey(t.Id) ? t with { Crew = 1 } : t)];
         var kept = all.ToDictionary(t => t.Id);
         IEnumerable<int> Zones(LibraryTask t) => t.Repeat == "zone" ? Enumerable.Range(1, job.Zones) : [0];
         string Id(LibraryTask t, int zone) => zone == 0 ? t.Id : $"{t.Id}#{zone}";
@@ -116,11 +120,11 @@ public sealed class TaskNetwork(IReadOnlyList<JobStep> steps, IReadOnlySet<strin
         var steps = new List<JobStep>();
         foreach (var task in all)
         {
-            var hands = Hands(task, drivers, tags) * job.Pace;
+            var hands = Hands(task, drivers, tags) * job.Pace * job.Alone.GetValueOrDefault(task.Id, 1);
             var wait = task.Wait is { } w ? Minutes.Of(w.Variants.FirstOrDefault(v => library.Holds(v.When, tags))?.Minutes ?? w.Minutes) : default;
             foreach (var zone in Zones(task))
                 steps.Add(new JobStep(Id(task, zone), task, zone, hands, wait,
-                    [.. task.Predecessors.Where(p => kept.ContainsKey(p.Task)).SelectMany(p => Zones(kept[p.Task])
+                    [.. task.Predecessors.Where(p => kept.ContainsKey(p.Task) && library.Holds(p.When, tags)).SelectMany(p => Zones(kept[p.Task])
                         .Where(z => z == 0 || zone == 0 || z == zone).Select(z => new StepEdge(Id(kept[p.Task], z), p.After == "wait", p.LagMin)))],
                     [.. task.Equipment.Where(e => library.Holds(e.When, tags)).Select(e => (e.Id, Until(e.Until, zone)))])
                 {

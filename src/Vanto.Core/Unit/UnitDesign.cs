@@ -12,11 +12,19 @@ public enum SizingSchool { [Called("just enough")] JustEnough, [Called("oversize
 public enum WorkKind
 {
     [Called("a unit is fitted")] Fit, [Called("a split is replaced")] ReplaceSplit, [Called("a soft starter is added")] SoftStarter,
+    [Called("the unit is laid up")] LayUp, [Called("the unit is woken")] Wake,
 }
 
 public sealed record UnitDesign : DesignPart
 {
     [Ask("The job")] public WorkKind Work { get; init; } = WorkKind.Fit;
+
+    /// <summary>True where a unit is put in, and a split is joined.</summary>
+    internal bool Fits => Fitting(Work);
+
+    /// <inheritdoc cref="Fits"/>
+    internal static bool Fitting(WorkKind work) => work is WorkKind.Fit or WorkKind.ReplaceSplit;
+
     [Ask("Unit", Options = "units")] public string Chosen { get; init; } = "RT-11-115";
     [Ask("School")] public SizingSchool School { get; init; } = SizingSchool.JustEnough;
     [Field(QuantityKind.TemperatureDifference, 0, 15, Label = "Air at the condenser warmer by",

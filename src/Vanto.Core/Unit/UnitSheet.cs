@@ -130,6 +130,7 @@ public sealed record CircuitSheet : DesignPart
     [WaitsFor(Charge), Field(QuantityKind.Length, 0, 50, Label = "Charged for so much pipe", Optional = true)] public double? FreeM { get; init; }
     [WaitsFor(Charge), Field(QuantityKind.Number, 0, 200, Label = "More charge beyond it, g/m", Optional = true)] public double? AddedGm { get; init; }
     [WaitsFor(Charge), Ask("Refrigerant")] public RefrigerantKind? Refrigerant { get; init; }
+    [Ask("The law here ends its filling on", Date = true, Help = "empty where it does not, or you do not know")] public string EndsOn { get; init; } = "";
     [WaitsFor(Charge), Field(QuantityKind.Mass, 0.05, 20, Label = "Charge in it", Optional = true)] public double? ChargeKg { get; init; }
     [WaitsFor("Commission: pressure proof"), Field(QuantityKind.GaugePressure, 1e5, 1e7, Label = "Proved at most to", Optional = true)]
     public double? ProofPa { get; init; }
@@ -356,6 +357,9 @@ public static class UnitSheets
                     Phrase.Of($"{watts:ElectricPower}"),
                     DesignEdit.Of(design, d => d with { Own = [.. d.Own.Select(o => o.Id == unit.Id ? o with { RatedPowerW = Math.Round(watts) } : o)] }))]);
         }
+        if (sheet.Circuit.EndsOn.Length > 0)
+            yield return Finding.Of(FindingCode.UnitRefrigerantEnds, Severity.Note,
+                Phrase.Of($"As typed, the law here ends the filling of this refrigerant on {sheet.Circuit.EndsOn}: from then on a leak may end the unit."));
         var view = View(design, unit);
         if (view.Waiting.Count > 0)
             yield return Finding.Of(FindingCode.UnitSheetMissing, Severity.Note,

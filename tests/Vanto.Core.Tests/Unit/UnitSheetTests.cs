@@ -62,6 +62,8 @@ public class UnitSheetTests
         UnitSheets.EerOf(40).ShouldBe(15.68, 1e-12);
         UnitSheets.EstimatedW(3516.85284, 20).ShouldBe(12000 / 14.4, 1e-3);
         var own = Split with { Id = "OX-12", RatedPowerW = 1300 };
+        UnitSheets.Judge(With(new UnitSheetDesign { Circuit = new CircuitSheet { EndsOn = "2030-01-01" } }), Split)
+            .Single(f => f.Code == "unit.refrigerant-ends").Words.ToString().ShouldContain("As typed");
         var design = new UnitDesign { Chosen = "OX-12", Own = [own], Sheets = [new UnitSheetDesign { Unit = "OX-12", Seer = 20, WattsKnown = false }] };
         var note = UnitSheets.Judge(design, own).Single(f => f.Code == "unit.seer-estimate");
         note.Remedies.Single().Edit.Apply(design).Own[0].RatedPowerW.ShouldBe(Math.Round(UnitSheets.EstimatedW(own.RatedCapacityW, 20)));

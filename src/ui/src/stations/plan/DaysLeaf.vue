@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { CrewDesign, OwnStepDesign, PlanStep, PlanStudyResult, WaitRow } from '../../api/generated/schema';
+import type { CrewDesign, OutlookDesign, OwnStepDesign, PlanStep, PlanStudyResult, WaitRow } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
@@ -31,7 +31,7 @@ async function fromNow(): Promise<void> {
   onlyRest.value = await again.run();
 }
 const won = computed(() => study.value?.wonMin ?? 0);
-const method = ['flare', 'tighten', 'prove', 'gauge', 'valve', 'slack', 'leak', 'level'];
+const method = ['flare', 'tighten', 'prove', 'gauge', 'handPump', 'valve', 'hosesUnderVacuum', 'slack', 'leak', 'level'];
 const when = (minute: number) =>
   `${plan.value && plan.value.days.length > 1 ? `${Math.floor(minute / dayMinutes) + 1}. day ` : ''}${minuteClock(minute)}`;
 const before = (id: string) =>
@@ -72,7 +72,7 @@ const file = (name: string) => `/api/rigs/${rig.id}/plan/${name}`;
           one="person"
           :add="{ name: 'helper', licence: 'none', helper: true } as Partial<CrewDesign>"
         >
-          <AskField v-for="f in ['name', 'licence', 'helper', 'rateH']" :key="f" :path="`${path}/${f}`" />
+          <AskField v-for="f in ['name', 'licence', 'flammable', 'helper', 'rateH']" :key="f" :path="`${path}/${f}`" />
         </AskRows>
       </AskGroup>
       <AskGroup title="How" :open="false" :paths="under('method', ...method)" />
@@ -80,9 +80,28 @@ const file = (name: string) => `/api/rigs/${rig.id}/plan/${name}`;
         title="What is there, what comes too"
         :open="false"
         :paths="
-          under('method', 'holeThere', 'openingThere', 'oldUnit', 'circuitThere', 'permit', 'heats', 'extraCharge', 'battery', 'modules')
+          under(
+            'method',
+            'holeThere',
+            'openingThere',
+            'oldUnit',
+            'linesThere',
+            'chargeLost',
+            'circuitThere',
+            'permit',
+            'certifiedJoining',
+            'heats',
+            'extraCharge',
+            'battery',
+            'modules',
+          )
         "
       />
+      <AskGroup title="Rain and wind" :open="false">
+        <AskRows v-slot="{ path }" path="/plan/outlook" one="stretch" :add="{ day: 1 } as Partial<OutlookDesign>">
+          <AskField v-for="f in ['day', 'from', 'to', 'wet', 'windMs']" :key="f" :path="`${path}/${f}`" />
+        </AskRows>
+      </AskGroup>
       <AskGroup title="Steps of our own" :open="false">
         <AskRows v-slot="{ path }" path="/plan/own" one="step" :add="{ name: 'own step' } as Partial<OwnStepDesign>">
           <AskField

@@ -33,7 +33,11 @@ const all = computed(() => [
   ...(joined.value
     ? [
         { title: 'Line set', part: 'circuit', fields: ['liquidM', 'gasM', 'leastM', 'mostM', 'liftM', 'freeM', 'addedGm'] },
-        { title: 'Refrigerant, proof, torque', part: 'circuit', fields: ['refrigerant', 'chargeKg', 'proofPa', 'liquidNm', 'gasNm'] },
+        {
+          title: 'Refrigerant, proof, torque',
+          part: 'circuit',
+          fields: ['refrigerant', 'endsOn', 'chargeKg', 'proofPa', 'liquidNm', 'gasNm'],
+        },
       ]
     : []),
   { title: 'Label, price, warranty', part: '', fields: ['seer', 'wattsKnown', 'price', 'partsYears', 'compressorYears', 'finishedBy'] },
