@@ -43,21 +43,27 @@ public sealed class VantoServer : IDisposable
     /// <summary>Ends it without warning and starts it again on the same store.</summary>
     public void Restart()
     {
+        Kill();
+        Start();
+    }
+
+    /// <summary>Ends it without warning.</summary>
+    public void Kill()
+    {
         _process!.Kill();
         _process.WaitForExit();
-        Start();
     }
 
     /// <inheritdoc />
     public void Dispose()
     {
-        _process!.Kill();
-        _process.WaitForExit();
-        _process.Dispose();
+        Kill();
+        _process!.Dispose();
         Directory.Delete(Folder, recursive: true);
     }
 
-    private void Start()
+    /// <summary>Starts it on its store.</summary>
+    public void Start()
     {
         var program = Path.Combine(Root, "artifacts", "server", "Vanto.Web.dll");
         File.Exists(program).ShouldBeTrue("./vanto build comes first");

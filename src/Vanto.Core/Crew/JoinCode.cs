@@ -20,6 +20,9 @@ public sealed record JoinCode(string Digits, CrewRole Role, DateTimeOffset Made)
     /// <summary>So long it may be used; the product's own choice.</summary>
     public static readonly TimeSpan Lasts = TimeSpan.FromMinutes(5);
 
+    /// <summary>The one rig that is shown to who comes in; null is all.</summary>
+    public Guid? Rig { get; init; }
+
     /// <summary>Wrong tries so far.</summary>
     public int Missed { get; init; }
 

@@ -113,7 +113,7 @@ public sealed class PlanSetting
             kinds.Add("battery");
         if (Design.Method.Modules && Sources.Modules.Count > 0)
             kinds.Add("pv-string");
-        return new JobShape(kinds, Tags(), Drivers(), Zones, Design.When.Pace) 
+        return new JobShape(kinds, Tags(), Drivers(), Zones, Design.When.Pace)
         {
             Own = OwnSteps.Of(Design.Own, TaskLibrary.Standard),
             Alone = AloneSteps.Of(this),

@@ -12,7 +12,8 @@ namespace Vanto.Web.Crew;
 /// <param name="TokenHash">SHA-256 of what it shows at each request.</param>
 /// <param name="JoinedAt">When it came.</param>
 /// <param name="SeenAt">When it last asked.</param>
-public sealed record CrewDevice(Guid Id, string Name, CrewRole Role, string TokenHash, DateTimeOffset JoinedAt, DateTimeOffset SeenAt);
+/// <param name="Rig">The one rig that it is shown; null is all.</param>
+public sealed record CrewDevice(Guid Id, string Name, CrewRole Role, string TokenHash, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig = null);
 
 /// <summary>Devices of the crew, kept in a file beside the store, and the one code that stands.</summary>
 public sealed class CrewBook(string file, TimeProvider clock)
@@ -53,10 +54,10 @@ public sealed class CrewBook(string file, TimeProvider clock)
     }
 
     /// <summary>A new code in the place of the old one.</summary>
-    public JoinCode Invite(CrewRole role)
+    public JoinCode Invite(CrewRole role, Guid? rig = null)
     {
         lock (_turn)
-            return _code = JoinCode.Of(RandomNumberGenerator.GetInt32(JoinCode.Codes), role, clock.GetUtcNow());
+            return _code = JoinCode.Of(RandomNumberGenerator.GetInt32(JoinCode.Codes), role, clock.GetUtcNow()) with { Rig = rig };
     }
 
     /// <summary>Lets a device in.</summary>
@@ -72,7 +73,7 @@ public sealed class CrewBook(string file, TimeProvider clock)
                 return (verdict, null);
             var token = Convert.ToHexStringLower(RandomNumberGenerator.GetBytes(TokenBytes));
             var now = clock.GetUtcNow();
-            Known.Add(new CrewDevice(Guid.NewGuid(), name, _code.Role, Hash(token), now, now));
+            Known.Add(new CrewDevice(Guid.NewGuid(), name, _code.Role, Hash(token), now, now, _code.Rig));
             Keep();
             return (verdict, token);
         }

@@ -5,7 +5,7 @@ using Vanto.Core.Crew;
 namespace Vanto.Web.Crew;
 
 /// <summary>A device as the owner sees it.</summary>
-public sealed record CrewDeviceView(Guid Id, string Name, CrewRole Role, DateTimeOffset JoinedAt, DateTimeOffset SeenAt);
+public sealed record CrewDeviceView(Guid Id, string Name, CrewRole Role, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig);
 
 /// <summary>The code that stands.</summary>
 /// <param name="Digits">Six of them.</param>
@@ -27,7 +27,9 @@ public sealed record CrewState(bool On, bool Tls, int Port, IReadOnlyList<string
 public sealed record ShareRequest(bool On, bool Tls = false);
 
 /// <summary>Asks for a code.</summary>
-public sealed record InviteRequest(CrewRole Role);
+/// <param name="Role">Who comes.</param>
+/// <param name="Rig">The one rig that a helper or a viewer is shown; empty is all.</param>
+public sealed record InviteRequest(CrewRole Role, Guid? Rig = null);
 
 /// <summary>What the owner does about the crew's network, on this machine only.</summary>
 public static class CrewEndpoints
@@ -57,14 +59,14 @@ public static class CrewEndpoints
     {
         if (!gate.On)
             return TypedResults.Problem("Sharing is off: switch it on first.", statusCode: StatusCodes.Status409Conflict, title: "Nobody can come in.");
-        book.Invite(asked.Role);
+        book.Invite(asked.Role, asked.Role is CrewRole.Helper or CrewRole.Viewer ? asked.Rig : null);
         return TypedResults.Ok(State(gate, book));
     }
 
     private static CrewState State(CrewGate gate, CrewBook book) => new(gate.On, gate.Tls, gate.On ? gate.Port : 0, gate.Addresses,
         book.Code is { } code
             ? new JoinCodeView(code.Digits, code.Role, code.Made + JoinCode.Lasts, Qr($"{gate.Addresses.FirstOrDefault()}/join#{code.Digits}")) : null,
-        [.. book.Devices.Select(d => new CrewDeviceView(d.Id, d.Name, d.Role, d.JoinedAt, d.SeenAt))]);
+        [.. book.Devices.Select(d => new CrewDeviceView(d.Id, d.Name, d.Role, d.JoinedAt, d.SeenAt, d.Rig))]);
 
     private static string Qr(string address)
     {

@@ -24,6 +24,12 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
 {
     public const int UsualPort = 5443;
 
+    /// <summary>Tells the server whose request was passed on. Without it the owner asks, on this machine.</summary>
+    public const string RoleHeader = "Vanto-Crew-Role";
+
+    /// <summary>Query of the yard: the one rig in it.</summary>
+    public const string OnlyRig = "only";
+
     private const string Cookie = "vanto-crew";
     private const int PortsTried = 20;
     private const int LongestName = 60;
@@ -198,8 +204,13 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
         if (Who(context) is not { } device)
             return NotJoined();
         var right = CrewAddresses.Asks(context.Request.Method, path);
+        if (CrewRights.May(device.Role, right) && device.Rig is { } only && !CrewAddresses.Of(only, path))
+            return Results.Problem("This device was let in for another rig.", statusCode: StatusCodes.Status403Forbidden, title: "Not yours to see.");
         if (CrewRights.May(device.Role, right))
+        {
+            (context.Items[RoleHeader], context.Items[OnlyRig]) = (device.Role, device.Rig);
             return null;
+        }
         log.LogWarning("{Name}, {Role}, may not {Right}: {Method} {Path}", device.Name, device.Role, right, context.Request.Method, path);
         return Results.Problem($"A {Calls.Name(device.Role)} may not {Calls.Name(right)}.", statusCode: StatusCodes.Status403Forbidden,
             title: "Not yours to do.");
@@ -221,8 +232,12 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
         {
             await base.TransformRequestAsync(context, request, destination, stop);
             request.Headers.Host = null;
-            foreach (var header in new[] { "Cookie", "Origin", "Referer", "Sec-Fetch-Site", "Forwarded", "X-Forwarded-For", "X-Forwarded-Host" })
+            foreach (var header in new[] { "Cookie", "Origin", "Referer", "Sec-Fetch-Site", "Forwarded", "X-Forwarded-For", "X-Forwarded-Host", RoleHeader })
                 request.Headers.Remove(header);
+            if (context.Items[RoleHeader] is CrewRole role)
+                request.Headers.Add(RoleHeader, role.ToString());
+            if (context.Items[OnlyRig] is Guid rig && context.Request.Path == "/api/rigs")
+                request.RequestUri = new Uri($"{destination.TrimEnd('/')}/api/rigs?{OnlyRig}={rig}");
         }
     }
 }

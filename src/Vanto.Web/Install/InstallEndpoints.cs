@@ -1,8 +1,10 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Calculators;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Install;
 using Vanto.Documents;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Install;
@@ -30,7 +32,8 @@ public static class InstallEndpoints
     public static void MapInstall(this RouteGroupBuilder api)
     {
         api.MapGet("/rigs/{id:guid}/install/run-sheet.pdf", Paper).WithTags("install");
-        api.MapPost("/rigs/{id:guid}/install/events", Take).WithTags("install").ProducesProblem(StatusCodes.Status409Conflict);
+        api.MapPost("/rigs/{id:guid}/install/events", Take).WithTags("install").ProducesProblem(StatusCodes.Status403Forbidden)
+            .ProducesProblem(StatusCodes.Status409Conflict);
     }
 
     private static async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> Paper(Guid id, RigDesk desk, TimeProvider clock)
@@ -43,11 +46,15 @@ public static class InstallEndpoints
                 $"{FileNames.Safe(view.Design.Name)}-run-sheet.pdf");
     }
 
-    private static async Task<Results<Ok<TakenEvents>, NotFound, ProblemHttpResult>> Take(Guid id, SentEvents sent, RigDesk desk, TimeProvider clock)
+    private static async Task<Results<Ok<TakenEvents>, NotFound, ProblemHttpResult>> Take(Guid id, SentEvents sent, RigDesk desk, TimeProvider clock,
+        HttpContext http)
     {
         Check(sent);
         var now = clock.GetUtcNow();
         List<InstallRecord> records = [.. sent.Events.Select(e => new InstallRecord(e.Id, now, e.By.Trim(), e.Event, e.Corrects))];
+        if (Enum.TryParse<CrewRole>(http.Request.Headers[CrewGate.RoleHeader], out var role) && await desk.View(id) is { } before
+            && records.Select(r => WorkRights.Refused(role, r, Corrected(r, before), Skill(r, before), now)).FirstOrDefault(why => why.Length > 0) is { } refused)
+            return TypedResults.Problem(refused, statusCode: StatusCodes.Status403Forbidden, title: "Not yours to do.");
         IReadOnlyList<string> open = [];
         var view = await desk.Record(id, records, sent.Live ? assessment => open = OpenAt(records, assessment.Install) : null);
         if (view is null)
@@ -57,6 +64,11 @@ public static class InstallEndpoints
                 extensions: new Dictionary<string, object?> { ["open"] = open })
             : TypedResults.Ok(new TakenEvents(view.Assessment.Install?.Held ?? new Dictionary<string, long>(), view, Off(sent.NowMs, now)));
     }
+
+    private static InstallRecord? Corrected(InstallRecord e, RigView rig) => e.Corrects is { } id
+        ? rig.Records.OfType<InstallRecord>().FirstOrDefault(r => r.Id == id) : null;
+
+    private static string Skill(InstallRecord e, RigView rig) => rig.Assessment.Install?.Steps.FirstOrDefault(s => s.Id == e.Event.Step)?.Skill ?? "";
 
     /// <summary>How far a device's clock is behind, s; the way there is not counted. Null where it is near enough.</summary>
     private static double? Off(double? sentMs, DateTimeOffset now)

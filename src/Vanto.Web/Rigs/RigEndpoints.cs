@@ -14,7 +14,7 @@ public static class RigEndpoints
     public static void MapRigs(this RouteGroupBuilder api)
     {
         var rigs = api.MapGroup("/rigs").WithTags("rigs");
-        rigs.MapGet("/", async (RigDesk desk) => await desk.Yard());
+        rigs.MapGet("/", async (RigDesk desk, Guid? only) => await desk.Yard() is var yard && only is { } one ? [.. yard.Where(r => r.Id == one)] : yard);
         rigs.MapPost("/", Create);
         rigs.MapPost("/import", Import).Accepts<JobDesign>("application/json");
         rigs.MapGet("/{id:guid}", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RigDesk desk) => Found(await desk.View(id)));

@@ -6,6 +6,22 @@ namespace Vanto.Browser.Tests.Crew;
 
 public sealed class CrewTests(DemoServer demo) : IClassFixture<DemoServer>
 {
+    private static void Opens(Screen laptop)
+    {
+        laptop.Go("/");
+        laptop.See("[data-crew-open]").Click();
+        laptop.Until(() => laptop.All("[data-share], [data-shut]").Count > 0, "the door is known");
+        if (laptop.All("[data-share]").Count > 0)
+            laptop.See("[data-share]").Click();
+    }
+
+    private async Task<Uri> Door()
+    {
+        using var http = new HttpClient { BaseAddress = demo.Server.Address };
+        var crew = (await http.GetFromJsonAsync<JsonNode>("/api/crew"))!;
+        return new Uri($"{((bool)crew["tls"]! ? "https" : "http")}://127.0.0.1:{(int)crew["port"]!}");
+    }
+
     /// <summary>
     /// A phone joins with the code of the laptop, works on after a reload while the door is shut, and brings its work when it is open again.
     /// </summary>
@@ -13,15 +29,11 @@ public sealed class CrewTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_phone_joins_works_on_without_the_network_and_brings_its_work_back()
     {
         using var laptop = new Screen(demo.Server.Address);
-        laptop.Go("/");
-        laptop.See("[data-crew-open]").Click();
-        laptop.See("[data-share]").Click();
+        Opens(laptop);
         laptop.See("[data-invite]").Click();
         var code = laptop.See("[data-digits]").Text;
         laptop.IsAccessible();
-        using var http = new HttpClient { BaseAddress = demo.Server.Address };
-        var port = (int)(await http.GetFromJsonAsync<JsonNode>("/api/crew"))!["port"]!;
-        using var phone = new Screen(new Uri($"https://127.0.0.1:{port}"), 390, 844);
+        using var phone = new Screen(await Door(), 390, 844);
         phone.Go("/");
         Screen.Into(phone.See("[data-code]"), code);
         Screen.Into(phone.See("[data-name]"), "Wren");
@@ -47,5 +59,40 @@ public sealed class CrewTests(DemoServer demo) : IClassFixture<DemoServer>
         laptop.OpenRig("Marigold", "install/log");
         laptop.See(".see", "begun");
         laptop.See(".see", "Wren");
+    }
+
+    /// <summary>A wrong code is told; a helper sees one rig, passes nothing over, works under an eye, and is out when sent away.</summary>
+    [Fact]
+    public async Task A_helper_comes_in_for_one_rig_and_is_sent_away()
+    {
+        using var laptop = new Screen(demo.Server.Address);
+        Opens(laptop);
+        laptop.See("[data-role='helper']").Click();
+        laptop.See(".only").Click();
+        laptop.Wait(() => laptop.All(".el-select-dropdown__item").FirstOrDefault(i => i.Displayed && i.Text == "Thistle Van only"), "Thistle Van").Click();
+        laptop.See("[data-invite]").Click();
+        var code = laptop.See("[data-digits]").Text;
+        using var phone = new Screen(await Door(), 390, 844);
+        phone.Go("/");
+        void Tries(string typed)
+        {
+            Screen.Into(phone.See("[data-code]"), typed);
+            Screen.Into(phone.See("[data-name]"), "Ottoline");
+            phone.See(".go").Click();
+        }
+
+        Tries(code == "000000" ? "000001" : "000000");
+        phone.See("[role='alert']", "That is not the code");
+        Tries(code);
+        phone.OpenRig("Thistle Van", "install/step?step=ss-open");
+        phone.See("[data-eye]");
+        phone.Until(() => !phone.Texts("button").Contains("cannot be met here"), "a helper passes nothing over");
+        phone.Go("/");
+        phone.See("a[href*='/rig/']");
+        phone.Until(() => !phone.Driver.PageSource.Contains("Marigold"), "no other rig is shown");
+        laptop.See("[data-device='Ottoline']", "helper, Thistle Van only");
+        laptop.See("[data-device='Ottoline'] button").Click();
+        phone.Driver.Navigate().Refresh();
+        phone.See("[data-code]");
     }
 }

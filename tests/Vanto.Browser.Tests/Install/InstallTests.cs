@@ -12,7 +12,7 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
 
     private static void Tick(Screen screen)
     {
-        while (screen.All("[data-open] .tick").FirstOrDefault(t => t.Displayed) is { } tick)
+        while (screen.All("[data-open] button.tick").FirstOrDefault(t => t.Displayed) is { } tick)
         {
             var before = screen.All("[data-open]").Count;
             tick.Click();
@@ -103,6 +103,61 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.See(".gate", "550 psi");
         screen.IsAccessible();
         screen.IsClean();
+    }
+
+    /// <summary>Phone and laptop read the same thing differently: both are kept, and it is said.</summary>
+    [Fact]
+    public void Two_readings_of_one_thing_are_told()
+    {
+        using var phone = new Screen(demo.Server.Address, 390, 844);
+        using var laptop = new Screen(demo.Server.Address);
+        void Reads(Screen screen, string who, string value)
+        {
+            screen.OpenRig("Seed House 4", "install/step?step=n2-steps");
+            Say(screen, who);
+            Screen.Into(screen.See("[data-field='unit-limit']"), value);
+            screen.Press("write down", ".value");
+            screen.See(".gate", value);
+            screen.Until(() => screen.All("[data-unsent]").Count == 0, "it is sent");
+        }
+
+        Reads(phone, "Wren", "2.1");
+        laptop.OpenRig("Seed House 4", "install/log");
+        laptop.See(".see", "2.1 MPa");
+        laptop.Leaf("step");
+        laptop.Go(new Uri(laptop.Driver.Url).AbsolutePath + "?step=n2-steps");
+        Say(laptop, "Piet");
+        Screen.Into(laptop.See("[data-field='unit-limit']"), "3.4");
+        laptop.Press("read again", ".value");
+        laptop.Leaf("log");
+        laptop.AllFindings();
+        laptop.See(".see", "on two devices");
+        laptop.See(".see", "3.4 MPa");
+        laptop.See(".see", "2.1 MPa");
+        laptop.IsClean();
+    }
+
+    /// <summary>The server dies in the middle of a step: the phone goes on, and brings what it wrote when the server is back.</summary>
+    [Fact]
+    public void A_step_goes_on_while_the_server_is_dead_and_is_whole_when_it_is_back()
+    {
+        using var server = new VantoServer(demo: true);
+        using var phone = new Screen(server.Address, 390, 844);
+        phone.OpenRig("Marigold", "install/step?step=confirm-design");
+        Say(phone, "Wren");
+        phone.See("[data-go]").Click();
+        phone.See("[data-state='running']");
+        phone.Until(() => phone.All("[data-unsent]").Count == 0, "it is sent");
+        server.Kill();
+        Tick(phone);
+        phone.See("[data-unsent]", "not sent");
+        server.Start();
+        phone.Until(() => phone.All("[data-unsent]").Count == 0, "sent when the server is back");
+        phone.Driver.Navigate().Refresh();
+        phone.See("[data-step='confirm-design'][data-state='running']");
+        phone.Until(() => phone.All("[data-open] button.tick").Count == 0, "what was ticked stays ticked");
+        phone.Leaf("log");
+        phone.See(".see", "Law on electrical");
     }
 
     /// <summary>Opened from the list, begun by a slip, taken back: open again, and the log keeps both.</summary>

@@ -81,6 +81,73 @@ public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningS
         (await server.Http.GetAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 
+    private static JsonObject Event(string type, string step, int seq, string text = "", string second = "", string device = "phone", Guid? corrects = null,
+        string field = "") => new()
+        {
+            ["id"] = Guid.NewGuid(),
+            ["by"] = "Wren",
+            ["corrects"] = corrects,
+            ["event"] = new JsonObject
+            {
+                ["type"] = type,
+                ["step"] = step,
+                ["device"] = device,
+                ["seq"] = seq,
+                ["l"] = seq,
+                ["text"] = text,
+                ["second"] = second,
+                ["field"] = field,
+            },
+        };
+
+    private static Task<HttpResponseMessage> Write(HttpClient who, string rig, JsonObject e) =>
+        who.PostAsJsonAsync($"/api/rigs/{rig}/install/events", new JsonObject { ["events"] = new JsonArray(e), ["live"] = false });
+
+    private static async Task IsRefused(Task<HttpResponseMessage> asked, string words)
+    {
+        var refused = await asked;
+        refused.StatusCode.ShouldBe(HttpStatusCode.Forbidden);
+        (await refused.Content.ReadAsStringAsync()).ShouldContain(words);
+    }
+
+    /// <summary>Gates, licences and other people's entries: what the table of roles keeps from a helper, and what from a fitter.</summary>
+    [Fact]
+    public async Task A_helper_passes_nothing_over_and_ends_what_takes_a_licence_under_the_eye_of_who_has_it()
+    {
+        var rig = await server.Begin("Turnstone");
+        await Read(await server.Patch(rig.Id(), 1, [Set("/unit/chosen", "MS-12-120")]));
+        using var helper = await Joined("helper");
+        using var fitter = await Joined("fitter");
+        await IsRefused(Write(helper, rig.Id(), Event("gateOverridden", "arrive-park", 1, "the sun stands too low", field: "x")), "pass over a gate");
+        (await Write(fitter, rig.Id(), Event("gateOverridden", "arrive-park", 1, "the sun stands too low", device: "other", field: "x")))
+            .StatusCode.ShouldBe(HttpStatusCode.OK);
+        await IsRefused(Write(helper, rig.Id(), Event("stepFinished", "vac-run", 1)), "name who supervises");
+        await IsRefused(Write(helper, rig.Id(), Event("stepFinished", "vac-run", 1, second: "Wren")), "name who supervises");
+        (await Write(helper, rig.Id(), Event("stepFinished", "vac-run", 1, second: "Piet"))).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var note = Event("noteAdded", "", 2, "a note");
+        await Read(await Write(helper, rig.Id(), (JsonObject)note.DeepClone()));
+        var id = note["id"]!.GetValue<Guid>();
+        await IsRefused(Write(fitter, rig.Id(), Event("correction", "", 2, device: "other", corrects: id)), "what Wren wrote down");
+        (await Write(helper, rig.Id(), Event("correction", "", 3, corrects: id))).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await Write(server.Http, rig.Id(), Event("correction", "", 1, device: "laptop", corrects: id))).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Fact]
+    public async Task A_device_let_in_for_one_rig_sees_no_other()
+    {
+        var (mine, other) = (await server.Begin("Plover"), await server.Begin("Curlew"));
+        var code = (await Read(await server.Http.PostAsJsonAsync("/api/crew/code", new { role = "helper", rig = mine.Id() }))).Text("/code/digits");
+        using var phone = Phone();
+        await Read(await phone.PostAsJsonAsync("/api/crew/join", new { code, name = "Ottoline" }));
+        JsonNode.Parse(await phone.GetStringAsync("/api/rigs"))!.AsArray().Select(r => r!.Text("/name")).ShouldBe(["Plover"]);
+        JsonNode.Parse(await phone.GetStringAsync("/api/rigs?only="))!.AsArray().Count.ShouldBe(1, "the question of the phone counts for nothing");
+        (await phone.GetAsync($"/api/rigs/{mine.Id()}")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        foreach (var path in new[] { $"/api/rigs/{other.Id()}", $"/api/rigs/{other.Id()}/job-file", $"/api/rigs/{other.Id()}/install/run-sheet.pdf" })
+            await IsRefused(phone.GetAsync(path), "another rig");
+        using var all = await Joined("helper");
+        JsonNode.Parse(await all.GetStringAsync("/api/rigs"))!.AsArray().Count.ShouldBeGreaterThan(1);
+    }
+
     [Fact]
     public async Task A_fitter_changes_a_design_but_no_prices_and_removes_nothing()
     {

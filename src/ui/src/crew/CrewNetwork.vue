@@ -2,7 +2,7 @@
 import { useIntervalFn } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { ask, whyNot } from '../api/client';
-import type { CrewRole, CrewState } from '../api/generated/schema';
+import type { CrewRole, CrewState, YardRig } from '../api/generated/schema';
 import { moment } from '../parts/show';
 
 /** The door to the crew's network: open or shut, a code for the next device, and who is in. */
@@ -24,7 +24,13 @@ async function act(what: () => Promise<CrewState>): Promise<void> {
 }
 onMounted(() => act(() => ask<CrewState>('GET', '/crew')));
 const share = (on: boolean) => act(() => ask<CrewState>('POST', '/crew/share', { on, tls: tls.value }));
-const invite = () => act(() => ask<CrewState>('POST', '/crew/code', { role: role.value }));
+/** The one rig that a helper or a viewer is shown; empty is all. */
+const rigs = ref<YardRig[]>([]);
+const only = ref('');
+onMounted(async () => (rigs.value = await ask<YardRig[]>('GET', '/rigs').catch(() => [])));
+const invite = () =>
+  act(() => ask<CrewState>('POST', '/crew/code', { role: role.value, rig: role.value === 'fitter' ? null : only.value || null }));
+const nameOf = (id: string | null) => rigs.value.find((r) => r.id === id)?.name ?? '';
 const sendAway = (id: string) => act(() => ask<CrewState>('DELETE', `/crew/devices/${id}`));
 const left = computed(() => (state.value?.code ? Math.max(0, Math.round((Date.parse(state.value.code.until) - now.value) / 1000)) : 0));
 const roles: { value: CrewRole; says: string }[] = [
@@ -70,6 +76,16 @@ const roles: { value: CrewRole; says: string }[] = [
                 {{ r.value }} <small>{{ r.says }}</small>
               </button>
             </span>
+            <el-select
+              v-if="role !== 'fitter'"
+              v-model="only"
+              class="only"
+              aria-label="Which rig is shown"
+              placeholder="all rigs"
+              clearable
+            >
+              <el-option v-for="r in rigs" :key="r.id" :value="r.id" :label="`${r.name} only`" />
+            </el-select>
             <button type="button" class="plain" data-invite @click="invite">a code for the next device</button>
             <button type="button" class="plain" data-shut @click="share(false)">let nobody in any more</button>
           </p>
@@ -90,7 +106,8 @@ const roles: { value: CrewRole; says: string }[] = [
     </template>
     <ul v-if="state?.devices.length" class="devices">
       <li v-for="d in state.devices" :key="d.id" :data-device="d.name">
-        <b>{{ d.name }}</b> <span>{{ d.role }}</span> <span class="soft">last seen {{ moment(d.seenAt) }}</span>
+        <b>{{ d.name }}</b> <span>{{ d.role }}{{ nameOf(d.rig) ? `, ${nameOf(d.rig)} only` : '' }}</span>
+        <span class="soft">last seen {{ moment(d.seenAt) }}</span>
         <button type="button" class="plain" @click="sendAway(d.id)">send away</button>
       </li>
     </ul>
@@ -150,6 +167,9 @@ h2 {
 .role[aria-pressed='true'] {
   background: var(--ink);
   color: var(--sheet);
+}
+.only {
+  width: 15rem;
 }
 .code {
   display: flex;

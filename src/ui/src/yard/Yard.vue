@@ -3,7 +3,8 @@ import { useMediaQuery, useTimeoutFn, useWindowSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref } from 'vue';
 import { ask, whyNot } from '../api/client';
 import { kindOf } from '../api/description';
-import type { CrewMe, SurveyDesign, YardRig } from '../api/generated/schema';
+import type { SurveyDesign, YardRig } from '../api/generated/schema';
+import { useMe } from '../crew/me';
 import RigElevation from '../parts/RigElevation.vue';
 import { shapeOf } from '../parts/rigShape';
 import TopKeys from '../parts/TopKeys.vue';
@@ -44,11 +45,8 @@ function width(rig: { survey: SurveyDesign }): number {
 
 const crew = ref(false);
 /** Who shares is who sits at this machine; on a phone of the crew there is nothing to switch. */
-const owner = ref(false);
-onMounted(async () => {
-  const me = await ask<CrewMe>('GET', '/crew/me').catch(() => null);
-  owner.value = me?.role === 'owner';
-});
+const me = useMe();
+const owner = computed(() => me.value?.role === 'owner');
 
 let here = true;
 const wait = ref(0);

@@ -3,6 +3,7 @@ import { useIntervalFn } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { InstallValues } from '../../api/generated/schema';
+import { useMe } from '../../crew/me';
 import { say } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
@@ -76,6 +77,11 @@ const act = computed(() => {
   }
 });
 
+/** A helper ends what takes a licence under the eye of who has it. */
+const me = useMe();
+const watched = computed(() => me.value?.role === 'helper' && !!step.value?.skill);
+const eye = ref('');
+
 async function go(): Promise<void> {
   const s = step.value!;
   if (!log.by.value.trim()) {
@@ -96,7 +102,11 @@ async function go(): Promise<void> {
     return;
   }
   const type = s.state === 'paused' ? 'stepResumed' : ends ? 'stepFinished' : s.state === 'running' ? 'handsOff' : 'stepStarted';
-  if ((await log.write([{ type, step: s.id }])) && ends) picked.value = '';
+  if (ends && watched.value && !eye.value.trim()) {
+    document.querySelector<HTMLElement>('[data-eye]')?.focus();
+    return;
+  }
+  if ((await log.write([{ type, step: s.id, second: ends && watched.value ? eye.value : '' }])) && ends) picked.value = '';
 }
 
 /** A picture for a gate's slot or for the one that is suggested here. */
@@ -212,6 +222,9 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
             @photo="(e) => took(e, g.key)"
           />
         </ul>
+        <label v-if="watched && step.state !== 'done'" class="who"
+          >Under the eye of <input v-model="eye" data-eye maxlength="60" placeholder="who has the licence"
+        /></label>
         <p v-if="step.photos.length" class="photos" data-photos>
           <a v-for="p in step.photos" :key="p" :href="`/api/rigs/${rig.id}/install/photos/${p}`" target="_blank" rel="noopener"
             ><img :src="`/api/rigs/${rig.id}/install/photos/${p}`" :alt="`photograph of ${step.name}`"
