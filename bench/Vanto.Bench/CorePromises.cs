@@ -1,7 +1,9 @@
 using Vanto.Core.Energy;
+using Vanto.Core.Install;
 using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
+using Vanto.Core.Plan;
 using Vanto.Core.Start;
 using Vanto.Core.Supply;
 using Vanto.Core.Unit;
@@ -27,6 +29,27 @@ public static class CorePromises
             (j, by) => j with { Wiring = j.Wiring with { Branch = j.Wiring.Branch with { RouteM = 9 + by } } });
         yield return Changed("a fitter's hour dearer: the plan by the quick rule", 10,
             (j, by) => j with { Plan = j.Plan with { Crew = [.. j.Plan.Crew.Select(c => c with { RateH = 40 + by })] } });
+    }
+
+    /// <summary>A plan, a gate and the log of a site.</summary>
+    public static IEnumerable<Measured> OfSites()
+    {
+        var marigold = DemoRigs.Designs[0];
+        var s = PlanStation.Setting(marigold, Assessor.Assess(marigold))!;
+        yield return Measured.Time("steps, take-off and quick schedule of a job", 5, 60, () =>
+        {
+            var net = TaskNetwork.Expand(s.Shape(), TaskLibrary.Standard);
+            TakeOff.Of(s, net, SerialSchedule.Of(s.With(s.Design).Problem(net)));
+        }, warmS: 3);
+        var facts = new GateFacts(TaskNetwork.TagsOf(s.Shape(), TaskLibrary.Standard), new HashSet<string>(), SiteFacts.Limits(s));
+        var proving = TaskLibrary.Standard.Task("n2-steps");
+        var log = DemoSite.Events(marigold, int.MaxValue);
+        var step = EventFold.Fold(log, (_, _) => []).Steps["n2-steps"];
+        yield return Measured.Time("gates of a step", 0.2, 200, () => GateEvaluator.Open(proving, step, false, facts));
+        InstallRecord[] long5000 = [.. Enumerable.Range(0, 5000).Select(i => log[i % log.Count] is var e
+            ? e with { Id = Guid.NewGuid(), Event = e.Event with { L = e.Event.L + i, Seq = i } } : null!)];
+        yield return Measured.Time("5,000 events of a site folded", 20, 40,
+            () => EventFold.Fold(long5000, (x, start) => TaskLibrary.Standard.Has(x.Id) ? GateEvaluator.Open(TaskLibrary.Standard.Task(x.Id), x, start, facts) : []));
     }
 
     /// <summary>Years, searches and starts.</summary>

@@ -1,6 +1,6 @@
 using Vanto.Bench;
 
-// ./vanto bench [job|core|server|screen]: the promises on speed and size, measured side by side with what was promised.
+// ./vanto bench [job|site|core|server|screen]: the promises on speed and size, measured side by side with what was promised.
 // ./vanto bench inputs: what the programs under tests/references start from.
 var wanted = args.FirstOrDefault() ?? "all";
 if (wanted == "inputs")
@@ -11,6 +11,8 @@ if (wanted == "inputs")
 var rows = new List<Measured>();
 if (wanted is "all" or "job" or "core")
     rows.AddRange(CorePromises.OfJobs());
+if (wanted is "all" or "site" or "core")
+    rows.AddRange(CorePromises.OfSites());
 if (wanted is "all" or "core")
     rows.AddRange(CorePromises.Measure());
 if (wanted is "all" or "server" or "screen")

@@ -24,12 +24,13 @@ public static class ServerPromises
             {
                 rows.Add(await Starts(Path.Combine(folder.FullName, "demo.db")));
                 rows.AddRange(await Demo(Path.Combine(folder.FullName, "demo.db")));
+                rows.Add(await Events(Path.Combine(folder.FullName, "events.db")));
                 rows.AddRange(await FullYard(Path.Combine(folder.FullName, "full.db")));
                 rows.Add(Measured.Of("first page: scripts gzip", 300, "kB", [FirstPageBytes() / 1000.0]));
             }
             if (File.Exists("/usr/bin/chromedriver"))
                 rows.AddRange([await Keystroke(Path.Combine(folder.FullName, "keys.db"), 0), await Keystroke(Path.Combine(folder.FullName, "keys3.db"), 1),
-                    await HeadMoved(Path.Combine(folder.FullName, "head.db"))]);
+                    await HeadMoved(Path.Combine(folder.FullName, "head.db")), await Taps(Path.Combine(folder.FullName, "taps.db"))]);
             else
                 Console.WriteLine("no chromedriver here: the keystroke is not measured");
         }
@@ -108,6 +109,32 @@ public static class ServerPromises
         return [Measured.Of("yard of 500 jobs opens, from the first call after a start", 300, "ms", times)];
     }
 
+    /// <summary>What a phone brings back after a day without a network.</summary>
+    private static async Task<Measured> Events(string store)
+    {
+        var process = await Start(store, "--demo");
+        using var http = new HttpClient { BaseAddress = Address };
+        var rig = await Rig(http, "Marigold");
+        var times = new List<double>();
+        for (var run = 0; run < 12; run++)
+        {
+            var events = Enumerable.Range(1, 200).Select(i => new
+            {
+                id = Guid.NewGuid(),
+                by = "Wren",
+                @event = new { type = "noteAdded", step = "arrive-park", device = $"phone-{run}", seq = i, l = 1000 * run + i, text = "a note" },
+            }).ToArray();
+            var began = Stopwatch.GetTimestamp();
+            (await http.PostAsJsonAsync($"/api/rigs/{rig}/install/events", new { events })).EnsureSuccessStatusCode();
+            times.Add(Stopwatch.GetElapsedTime(began).TotalMilliseconds);
+        }
+        Stop(process);
+        return Measured.Of("200 events of a phone sent and acknowledged", 1000, "ms", times);
+    }
+
+    private static async Task<string> Rig(HttpClient http, string name) =>
+        (string)(await http.GetFromJsonAsync<System.Text.Json.Nodes.JsonArray>("/api/rigs"))!.First(r => (string)r!["name"]! == name)!["id"]!;
+
     private static long FirstPageBytes()
     {
         var root = Path.Combine(Path.GetDirectoryName(Program)!, "wwwroot");
@@ -141,18 +168,31 @@ public static class ServerPromises
               new KeyboardEvent('keydown', { key: i % 2 ? 'ArrowLeft' : 'ArrowRight', bubbles: true }));
         """);
 
-    private static async Task<Measured> InBrowser(string store, int moreSpaces, string page, string once, string title, string script)
+    /// <summary>Begun, ticked, done, the next step: each tap on a phone without a network until the page shows it.</summary>
+    private static Task<Measured> Taps(string store) => InBrowser(store, 0, "install/step", "[data-go]", "a tap on the step page, no network", """
+            const watched = document.querySelector('main');
+            localStorage.setItem('vanto.by', 'Wren');
+            const named = document.querySelector('[data-by]');
+            if (named) {
+              named.value = 'Wren';
+              named.dispatchEvent(new Event('input', { bubbles: true }));
+            }
+            window.fetch = () => Promise.reject(new TypeError('away'));
+            const act = () => (document.querySelector("[data-state='running'] [data-open] button.tick") ?? document.querySelector('[data-go]')).click();
+        """, "Thistle Van", rounds: 18, unmeasured: 1);
+
+    private static async Task<Measured> InBrowser(string store, int moreSpaces, string page, string once, string title, string script,
+        string rig = "Marigold", int rounds = 60, int unmeasured = 10)
     {
         var process = await Start(store, "--demo");
         using var http = new HttpClient { BaseAddress = Address };
-        var rigs = (await http.GetFromJsonAsync<System.Text.Json.Nodes.JsonArray>("/api/rigs"))!;
-        var marigold = (string)rigs.First(r => (string)r!["name"]! == "Marigold")!["id"]!;
+        var id = await Rig(http, rig);
         for (var i = 0; i < moreSpaces; i++)
         {
-            var view = (await http.GetFromJsonAsync<System.Text.Json.Nodes.JsonNode>($"/api/rigs/{marigold}"))!;
+            var view = (await http.GetFromJsonAsync<System.Text.Json.Nodes.JsonNode>($"/api/rigs/{id}"))!;
             var further = view["design"]!["survey"]!["further"]!.DeepClone().AsArray();
             further.Add(further[0]!.DeepClone());
-            (await http.PatchAsJsonAsync($"/api/rigs/{marigold}",
+            (await http.PatchAsJsonAsync($"/api/rigs/{id}",
                 new
                 {
                     baseRevision = (int)view["revision"]!,
@@ -168,15 +208,15 @@ public static class ServerPromises
             "--disable-component-update", "--disable-sync", "--window-size=1280,800");
         using var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin"), options);
         driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromSeconds(60);
-        driver.Navigate().GoToUrl(new Uri(Address, $"/rig/{marigold}/{page}"));
+        driver.Navigate().GoToUrl(new Uri(Address, $"/rig/{id}/{page}"));
         while (driver.FindElements(By.CssSelector(once)).Count == 0)
             await Task.Delay(50);
-        var times = (IReadOnlyCollection<object>)driver.ExecuteAsyncScript(script + """
+        var times = (IReadOnlyCollection<object>)driver.ExecuteAsyncScript(script + $"const rounds = {rounds}, unmeasured = {unmeasured};" + """
             const done = arguments[arguments.length - 1];
             const times = [];
             const frame = () => new Promise(r => requestAnimationFrame(() => requestAnimationFrame(r)));
             (async () => {
-              for (let i = 0; i < 60; i++) {
+              for (let i = 0; i < rounds; i++) {
                 const moved = new Promise(r => {
                     const o = new MutationObserver(() => { o.disconnect(); r(); });
                     o.observe(watched, { subtree: true, childList: true, characterData: true, attributes: true });
@@ -185,7 +225,7 @@ public static class ServerPromises
                 act(i);
                 await moved;
                 await frame();
-                if (i >= 10) times.push(performance.now() - began);
+                if (i >= unmeasured) times.push(performance.now() - began);
                 await new Promise(r => setTimeout(r, 120));
               }
               done(times);

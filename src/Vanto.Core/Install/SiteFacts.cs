@@ -11,7 +11,7 @@ public static class SiteFacts
     private const double LimitShare = 1e-6;
 
     /// <summary>Limits that design and plate know, in the unit of the gate.</summary>
-    internal static IReadOnlyDictionary<string, (double? Min, double? Max)> Limits(PlanSetting s)
+    public static IReadOnlyDictionary<string, (double? Min, double? Max)> Limits(PlanSetting s)
     {
         var limits = new Dictionary<string, (double?, double?)>();
         if (s.Sheet.Circuit.ProofPa is { } proof)

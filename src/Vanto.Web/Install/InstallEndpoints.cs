@@ -53,7 +53,8 @@ public static class InstallEndpoints
         var now = clock.GetUtcNow();
         List<InstallRecord> records = [.. sent.Events.Select(e => new InstallRecord(e.Id, now, e.By.Trim(), e.Event, e.Corrects))];
         if (Enum.TryParse<CrewRole>(http.Request.Headers[CrewGate.RoleHeader], out var role) && await desk.View(id) is { } before
-            && records.Select(r => WorkRights.Refused(role, r, Corrected(r, before), Skill(r, before), now)).FirstOrDefault(why => why.Length > 0) is { } refused)
+            && records.Select(r => WorkRights.Refused(role, r, Corrected(r, before), Skill(r, before), now))
+                .FirstOrDefault(why => why.Length > 0) is { } refused)
             return TypedResults.Problem(refused, statusCode: StatusCodes.Status403Forbidden, title: "Not yours to do.");
         IReadOnlyList<string> open = [];
         var view = await desk.Record(id, records, sent.Live ? assessment => open = OpenAt(records, assessment.Install) : null);

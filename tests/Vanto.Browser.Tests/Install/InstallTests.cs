@@ -75,6 +75,30 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.IsClean();
     }
 
+    /// <summary>Without a network one step leads to the next: nothing of the work leans on the server.</summary>
+    [Fact]
+    public void Without_a_network_one_step_leads_to_the_next()
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Thistle Van", "install/step");
+        Say(screen, "Ottoline");
+        screen.See("[data-go]");
+        screen.Driver.ExecuteScript("window.fetch = () => Promise.reject(new TypeError('away'))");
+        var been = new HashSet<string>();
+        while (been.Count < 3)
+        {
+            var step = screen.See("[data-step]").GetDomAttribute("data-step")!;
+            been.Add(step).ShouldBeTrue($"{step} comes again");
+            screen.See("[data-go]").Click();
+            screen.See("[data-state='running']");
+            Tick(screen);
+            screen.All("[data-open] input[data-field]").ShouldBeEmpty("these first steps ask no reading");
+            screen.See("[data-go]").Click();
+            screen.Until(() => screen.See("[data-step]").GetDomAttribute("data-step") != step, "the next step");
+        }
+        screen.See("[data-unsent]", "not sent");
+    }
+
     /// <summary>A picture is kept, sent and shown at its step.</summary>
     [Fact]
     public void A_photograph_stands_at_its_step()

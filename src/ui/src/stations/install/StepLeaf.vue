@@ -11,7 +11,7 @@ import { spanOf } from '../plan/asked';
 import { eventWords } from './eventWords';
 import GateItem from './GateItem.vue';
 import { useSiteLog } from './siteLog';
-import { stepHere } from './stepHere';
+import { nextHere, stepsHere, waitsHere } from './stepHere';
 import { useWaitAlarm } from './waitAlarm';
 
 /** One step, big: what it is, what must hold, one button. */
@@ -22,11 +22,12 @@ const route = useRoute();
 const picked = ref(typeof route.query.step === 'string' ? route.query.step : '');
 const now = ref(Date.now());
 useIntervalFn(() => (now.value = Date.now()), 1000);
-const id = computed(() => (site.value?.steps.some((s) => s.id === picked.value) ? picked.value : (site.value?.current ?? '')));
-const kept = computed(() => site.value?.steps.find((s) => s.id === id.value) ?? null);
-
-/** The step as it is here: what was written and is not sent yet is in it. */
-const step = computed(() => (kept.value ? stepHere(kept.value, log.ahead.value) : null));
+/** The steps as they are here: what was written and is not sent yet is in them, so that work goes on without a network. */
+const steps = computed(() => stepsHere(site.value?.steps ?? [], log.ahead.value));
+const nexts = computed(() => (log.ahead.value.length ? nextHere(steps.value) : [site.value?.current ?? '', ...(site.value?.next ?? [])]));
+const current = computed(() => nexts.value[0] ?? '');
+const id = computed(() => (steps.value.some((s) => s.id === picked.value) ? picked.value : current.value));
+const step = computed(() => steps.value.find((s) => s.id === id.value) ?? null);
 const asked = computed(
   () => step.value?.gate.filter((g) => g.start === (step.value!.state === 'open' || step.value!.state === 'reopened')) ?? [],
 );
@@ -41,7 +42,7 @@ watch(id, () => {
   why.value = '';
 });
 
-const running = computed(() => site.value?.waits ?? []);
+const running = computed(() => waitsHere(site.value?.waits ?? [], steps.value, log.ahead.value));
 const leftMin = (fromMs: number, likelyMin: number) => (fromMs + likelyMin * 60000 - now.value) / 60000;
 /** Waits that are over and nobody has heard of yet. */
 const unheard = computed(() => {
@@ -151,8 +152,8 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
         {{ log.waiting.value.length }} not sent{{ log.offline.value ? '; kept here, sent when the network is back' : '' }}
       </p>
       <template v-if="site">
-        <h2 v-if="site.next.length">Next</h2>
-        <button v-for="n in site.next" :key="n" type="button" class="plain block" @click="picked = n">{{ nameOf(n) }}</button>
+        <h2 v-if="nexts.length > 1">Next</h2>
+        <button v-for="n in nexts.slice(1, 3)" :key="n" type="button" class="plain block" @click="picked = n">{{ nameOf(n) }}</button>
         <p v-if="step?.tools.length" class="soft small"><b>In the hand:</b> {{ step.tools.join(', ') }}.</p>
         <p v-if="step?.parts.length" class="soft small"><b>Parts:</b> {{ step.parts.join(', ') }}.</p>
       </template>
@@ -184,8 +185,8 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
           <template v-else>rest, drink, look at the supply</template>
         </p>
       </div>
-      <button v-if="site.current && id !== site.current" type="button" class="plain next" data-back-to-next @click="picked = ''">
-        Another step is next: {{ nameOf(site.current) }}
+      <button v-if="current && id !== current" type="button" class="plain next" data-back-to-next @click="picked = ''">
+        Another step is next: {{ nameOf(current) }}
       </button>
       <article v-if="step" class="step" :data-step="step.id" :data-state="step.state">
         <p class="soft stage">
