@@ -49,7 +49,8 @@ public static class CorePromises
         InstallRecord[] long5000 = [.. Enumerable.Range(0, 5000).Select(i => log[i % log.Count] is var e
             ? e with { Id = Guid.NewGuid(), Event = e.Event with { L = e.Event.L + i, Seq = i } } : null!)];
         yield return Measured.Time("5,000 events of a site folded", 20, 40,
-            () => EventFold.Fold(long5000, (x, start) => TaskLibrary.Standard.Has(x.Id) ? GateEvaluator.Open(TaskLibrary.Standard.Task(x.Id), x, start, facts) : []));
+            () => EventFold.Fold(long5000,
+                (x, start) => TaskLibrary.Standard.Has(x.Id) ? GateEvaluator.Open(TaskLibrary.Standard.Task(x.Id), x, start, facts) : []));
     }
 
     /// <summary>Years, searches and starts.</summary>

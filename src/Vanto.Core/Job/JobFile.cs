@@ -4,8 +4,19 @@ using System.Text.RegularExpressions;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
+using Vanto.Core.Survey;
 
 namespace Vanto.Core.Job;
+
+/// <summary>What a list shows of a design.</summary>
+/// <param name="Name">The rig's.</param>
+/// <param name="NextDate">What is due next.</param>
+/// <param name="Survey">What it is drawn from.</param>
+public sealed record JobGlance(string Name, string NextDate, SurveyDesign Survey)
+{
+    /// <summary>Of a design that was read.</summary>
+    public static JobGlance Of(JobDesign design) => new(design.Name, design.NextDate, design.Survey);
+}
 
 /// <summary>
 /// The job file: a design as JSON in camel case, SI, with a version. Unknown fields are kept; bad files are refused with the place named.
@@ -58,6 +69,26 @@ public static partial class JobFile
         var errors = FieldCatalogue.Check(design);
         return errors.Count > 0 ? throw new InputException(errors) : design;
     });
+
+    /// <summary>
+    /// What a list shows of a design as this Vanto wrote it, the rest of it neither read nor checked; null where it must be read whole to know.
+    /// </summary>
+    public static JobGlance? Glance(string text)
+    {
+        try
+        {
+            using var file = JsonDocument.Parse(text, Strict);
+            return file.RootElement is { ValueKind: JsonValueKind.Object } root
+                && root.TryGetProperty("version", out var version) && version.TryGetInt32(out var number) && number == JobDesign.CurrentVersion
+                && root.TryGetProperty("name", out var name) && root.TryGetProperty("nextDate", out var next)
+                && root.TryGetProperty("survey", out var part) && part.Deserialize<SurveyDesign>(Json) is { } survey && FieldCatalogue.Check(survey).Count == 0
+                    ? new JobGlance(name.GetString() ?? "", next.GetString() ?? "", survey) : null;
+        }
+        catch (Exception e) when (e is JsonException or InvalidOperationException or FormatException)
+        {
+            return null;
+        }
+    }
 
     private static JsonObject Parsed(string text) => JsonNode.Parse(text, AnyCase, Strict) as JsonObject
         ?? throw new InputException("file", "", "A job file is one JSON object; this is something else.");

@@ -53,15 +53,15 @@ public sealed record YardRig
     private static readonly Dictionary<string, StationState> NoStates = [];
 
     /// <summary>A rig that can be read; without a line it is pending.</summary>
-    public static YardRig Of(StoredRig stored, JobDesign design, YardLine? line) => new YardRig
+    public static YardRig Of(StoredRig stored, JobGlance glance, YardLine? line) => new YardRig
     {
         Id = stored.Id,
-        Name = design.Name,
+        Name = glance.Name,
         Revision = stored.Revision,
         SavedAt = stored.At,
-        NextDate = design.NextDate,
+        NextDate = glance.NextDate,
         Stage = line?.Stage ?? "",
-        Survey = design.Survey,
+        Survey = glance.Survey,
         Split = line?.Split ?? false,
         States = line?.States ?? NoStates,
         Worst = line?.Worst,

@@ -1,8 +1,10 @@
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using CsCheck;
 using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Core.Survey;
 using Vanto.Core.Tests.References;
 
 namespace Vanto.Core.Tests.Job;
@@ -18,6 +20,21 @@ public class JobFileTests
                 folder = Path.GetDirectoryName(folder)!;
             return folder;
         }
+    }
+
+    /// <summary>What a list shows without reading the whole is what reading shows; what cannot be shown so is read whole.</summary>
+    [Fact]
+    public void A_glance_agrees_with_reading()
+    {
+        var design = RigPresets.New(RigKind.Bus, "Bittern") with { NextDate = "2027-04-01" };
+        var text = JobFile.Write(design);
+        var glance = JobFile.Glance(text)!;
+        var read = JobGlance.Of(JobFile.Read(text));
+        (glance.Name, glance.NextDate).ShouldBe((read.Name, read.NextDate));
+        JsonSerializer.Serialize(glance.Survey, JobFile.Json).ShouldBe(JsonSerializer.Serialize(read.Survey, JobFile.Json));
+        foreach (var other in new[] { "", "[]", "{}", text[..^9], text.Replace("\"version\":", "\"version\":1", StringComparison.Ordinal),
+            JobFile.Write(design with { Survey = design.Survey with { Space = design.Survey.Space with { LengthM = 9999 } } }) })
+            JobFile.Glance(other).ShouldBeNull();
     }
 
     [Fact]
