@@ -21,6 +21,10 @@ public sealed record SiteStep(string Id, string Name, string Stage, string Descr
 
     public string Wait { get; init; } = "";
     public bool Pausable { get; init; }
+
+    /// <summary>Its button is held to begin it: refrigerant or current that is let go cannot be called back.</summary>
+    public bool HeldToBegin { get; init; }
+
     public double? FirstStartMs { get; init; }
     public double? RunningSinceMs { get; init; }
     public double? HandsOffMs { get; init; }

@@ -133,6 +133,7 @@ public sealed class InstallStation : Station<InstallAssessment>
                 WaitMin = x.Wait.Likely,
                 Wait = x.Task.Wait?.Kind.Replace('-', ' ') ?? "",
                 Pausable = x.Task.Pause == "break",
+                HeldToBegin = x.Task.Id is "valves-open" or "qc-join" or "old-recover" or "energise" or "batt-first-close",
                 FirstStartMs = f.FirstStartMs,
                 RunningSinceMs = f.RunningSinceMs,
                 HandsOffMs = f.State == SiteState.Waiting ? f.HandsOffMs : null,

@@ -35,13 +35,13 @@ public sealed class PlanFindings(PlanSetting s, TaskNetwork net, ScheduleProblem
             var longer = alone.Sum(x => x.Hands.Likely * (1 - 1 / AloneSteps.Longer));
             yield return Finding.Of(FindingCode.CrewAlone, Severity.Caution, Phrase.Of($"{string.Join(", ", alone.Take(3).Select(x => x.Name))} "
                 + $"{(alone.Count == 1 ? "is" : "are")} done by one: prop block, hoist, or bracket with a shelf; {Readable.Span(longer)} more of hands."),
-                [helper]);
+                two.Count > 0 ? [] : [helper]);
         }
         foreach (var (skill, licence) in new[] { ("handler", Licence.Handler), ("electrician", Licence.Electrician) })
             if (net.Steps.Where(x => x.OnSite && x.Task.Skill == skill).ToList() is { Count: > 0 } asked && !problem.People.Any(p => p.Leads(skill)))
                 yield return Finding.Of(FindingCode.NoSkill, Severity.Stop, Phrase.Of(
                     $"Nobody of the crew has the {Calls.Name(licence)} licence{(skill == "handler" && s.Burns ? ", for a refrigerant that burns," : "")} that "
-                    + $"{asked[0].Name.ToLowerInvariant()} and {asked.Count - 1:Count} more ask for."), Joins
+                    + $"“{asked[0].Name}” and {asked.Count - 1:Count} more ask for."), Joins
                     ? [Way(Phrase.Of($"somebody with it"), Phrase.Of($"joins the crew"),
                         p => p.Joined(new CrewDesign { Name = Calls.Name(licence), Licence = licence }))] : []);
         if (s.Sheet.FinishedBy == Finisher.Licensed && s.Split && s.Design.When.FinisherDay.Length == 0

@@ -14,6 +14,9 @@ public sealed record WorkHold(string Equipment, string? Until);
 /// <summary>A step to be placed in time, all in whole minutes.</summary>
 public sealed record WorkTask(string Id, int Hands, int Wait, IReadOnlyList<WorkEdge> After)
 {
+    /// <summary>As a person says it.</summary>
+    public string Name { get; init; } = Id;
+
     public int Crew { get; init; } = 1;
 
     /// <summary>Of the one who leads; empty is anyone's.</summary>
@@ -218,12 +221,12 @@ public sealed class ScheduleProblem
             if (t.Known is not null)
                 continue;
             if (Groups[i].Count == 0)
-                return t.Crew > People.Count ? InputError.Fault("crew", $"{People.Count}", $"{t.Id} takes {t.Crew} people")
-                    : InputError.Fault("crew", t.Skill, $"nobody of the crew may lead {t.Id}");
+                return t.Crew > People.Count ? InputError.Fault("crew", $"{People.Count}", $"{t.Name} takes {t.Crew} people")
+                    : InputError.Fault("crew", t.Skill, $"Nobody of the crew may lead: {t.Name}");
             if (SupplyW is { } watts && Math.Max(t.HandsW, t.WaitW) > watts)
-                return InputError.Fault("supply", $"{watts}", $"{t.Id} takes {Math.Max(t.HandsW, t.WaitW):0} W of {watts:0} W");
+                return InputError.Fault("supply", $"{watts}", $"{t.Name} takes {Math.Max(t.HandsW, t.WaitW):0} W of {watts:0} W");
             if (Hours[i].All(h => !h.Holds(t.Hands, t.OverBreaks)))
-                return InputError.Fault("hours", $"{t.Hands}", $"{t.Id} takes {t.Hands} min and fits in no stretch of the days");
+                return InputError.Fault("hours", $"{t.Hands}", $"{t.Name} takes {t.Hands} min and fits in no stretch of the days");
         }
         return null;
     }

@@ -12,6 +12,7 @@ public static class StepTasks
         return [.. steps.Select(s => new WorkTask(s.Id, Whole(s.Hands.Likely), Whole(s.Wait.Likely),
             [.. s.After.Where(e => there.Contains(e.Step)).Select(e => new WorkEdge(e.Step, e.AfterWait, Whole(e.LagMin)))])
         {
+            Name = s.Name,
             Crew = s.Task.Crew,
             Skill = s.Task.Skill == Anyone ? "" : s.Task.Skill,
             Holds = [.. s.Holds.Select(h => new WorkHold(h.Equipment, h.Until is { } until && there.Contains(until) ? until : null))],

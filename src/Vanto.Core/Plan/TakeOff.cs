@@ -196,7 +196,7 @@ public static class TakeOff
     private const double Fillings = 2;
 
     /// <summary>Inside of a pipe by its outside; thin copper, common practice.</summary>
-    private const double InsideShare = 0.8;
+    internal const double InsideShare = 0.8;
 
     private static string? ItemOf(BoxKind kind) => kind switch
     {

@@ -20,6 +20,7 @@ public static class PlanEndpoints
             PlanPdf.Days)).WithTags("plan");
         api.MapGet("/rigs/{id:guid}/plan/quote.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, clock, "quote",
             PlanPdf.Quote)).WithTags("plan");
+        api.MapGet("/rigs/{id:guid}/plan/finisher.pdf", Finisher).WithTags("plan");
         api.MapGet("/rigs/{id:guid}/plan/days.ics", Ics).WithTags("plan");
         api.MapGet("/rigs/{id:guid}/plan/buy.xlsx", Buy).WithTags("plan");
         api.MapGet("/rigs/{id:guid}/plan/prices.csv", PricesCsv).WithTags("plan");
@@ -51,6 +52,18 @@ public static class PlanEndpoints
         return view.Assessment.Plan is not { } plan ? NoPlan()
             : TypedResults.File(made(view.Design.Name, plan, view.Design.Units, DateOnly.FromDateTime(clock.GetLocalNow().DateTime)), "application/pdf",
                 $"{FileNames.Safe(view.Design.Name)}-{name}.pdf");
+    }
+
+    private static async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> Finisher(Guid id, RigDesk desk, TimeProvider clock)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        if (view.Assessment.Install is not { } site || PlanStation.Setting(view.Design, view.Assessment) is not { } setting)
+            return NoPlan();
+        return FinisherPaper.Of(setting, site) is not { } paper
+            ? TypedResults.Problem("Nothing is joined on this job: there is nothing for a finisher.", statusCode: 409, title: "No such paper.")
+            : TypedResults.File(FinisherPdf.Render(view.Design.Name, paper, view.Design.Units, DateOnly.FromDateTime(clock.GetLocalNow().DateTime)),
+                "application/pdf", $"{FileNames.Safe(view.Design.Name)}-ready-for-you.pdf");
     }
 
     private static async Task<Results<ContentHttpResult, NotFound, ProblemHttpResult>> Ics(Guid id, RigDesk desk)

@@ -1,9 +1,12 @@
 using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Core.Quantities;
 using Vanto.Storage;
 using Vanto.Web.Calc;
+using Vanto.Web.Crew;
 
 namespace Vanto.Web.Rigs;
 
@@ -79,11 +82,18 @@ public static class RigEndpoints
         return TypedResults.Created($"/api/rigs/{view.Id}", view);
     }
 
+    /// <summary>Parts of a design that only the owner changes.</summary>
+    private static readonly string[] OfPrices = ["/plan/prices", "/plan/quote"];
+
     private static async Task<IResult> Patch(Guid id, RigPatch patch, RigDesk desk, HttpContext http)
     {
         InputProblems.ReadsIn(http, patch.Units);
         if (patch.Changes.Count == 0)
             throw new InputException("changes", "none", "A patch needs at least one change.");
+        if (Enum.TryParse<CrewRole>(http.Request.Headers[CrewGate.RoleHeader], out var role) && !CrewRights.May(role, CrewRight.Prices)
+            && patch.Changes.Any(c => OfPrices.Any(p => c?.Path?.StartsWith(p, StringComparison.OrdinalIgnoreCase) == true)))
+            return TypedResults.Problem($"A {Calls.Name(role)} may not {Calls.Name(CrewRight.Prices)}.", statusCode: StatusCodes.Status403Forbidden,
+                title: "Not yours to do.");
         var (done, conflict) = await desk.Patch(id, patch);
         return done is not null ? done : conflict is not null ? TypedResults.Conflict(conflict) : TypedResults.NotFound();
     }

@@ -184,6 +184,23 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         phone.See(".see", "Law on electrical");
     }
 
+    /// <summary>A gate is passed over by holding the button, with a reason; a tap does nothing.</summary>
+    [Fact]
+    public void A_gate_is_passed_over_by_holding()
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Marigold", "install/step?step=hoses-on");
+        Say(screen, "Piet");
+        screen.See("[data-open] .bare.small").Click();
+        Screen.Into(screen.See(".over input"), "the box came without its paper");
+        screen.See("[data-pass-over]").Click();
+        screen.All(".over").Count.ShouldBe(1, "a tap is no hold");
+        new OpenQA.Selenium.Interactions.Actions(screen.Driver).ClickAndHold(screen.See("[data-pass-over]")).Pause(TimeSpan.FromSeconds(1.2)).Release()
+            .Perform();
+        screen.See(".gate", "passed over with a reason");
+        screen.IsClean();
+    }
+
     /// <summary>Opened from the list, begun by a slip, taken back: open again, and the log keeps both.</summary>
     [Fact]
     public void A_slip_is_taken_back_and_stays_in_the_log()

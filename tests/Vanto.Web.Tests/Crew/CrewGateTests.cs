@@ -162,6 +162,14 @@ public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningS
             changes = new[] { Set("/name", "Dunlin II") },
         });
         (await Read(changed)).Text("/design/name").ShouldBe("Dunlin II");
+        await IsRefused(phone.PatchAsJsonAsync($"/api/rigs/{rig.Id()}", new
+        {
+            baseRevision = 2,
+            client = "phone",
+            units = "metric",
+            decimalComma = false,
+            changes = new[] { Set("/plan/quote/margin", 0.5) },
+        }), "may not change prices");
         (await phone.PostAsync($"/api/rigs/{rig.Id()}/plan/prices", new StringContent("Item,Price\n"))).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
         (await phone.DeleteAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
         (await phone.PostAsJsonAsync("/api/crew/share", new { on = false })).StatusCode.ShouldBe(HttpStatusCode.Forbidden);

@@ -39,6 +39,20 @@ public class PlanEndpointTests(RunningServer server) : IClassFixture<RunningServ
         (await server.Http.GetAsync($"/api/rigs/{Guid.NewGuid()}/plan/days.pdf")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
+    /// <summary>What a finisher from outside needs before the way: joints, pipe, limit, power, what is asked; and that it is not ready yet.</summary>
+    [Fact]
+    public async Task The_paper_for_the_finisher_says_what_is_there_and_what_is_asked()
+    {
+        var id = await Split("Redshank");
+        var words = await Words($"/api/rigs/{id}/plan/finisher.pdf");
+        foreach (var expected in new[] { "ready for you", "not ready yet", "Volume of the pipes", "Proved at most to", "Power on site", "Pull the vacuum",
+            "licence number", "Joints" })
+            words.ShouldContain(expected);
+        var rooftop = await server.Begin("Knot");
+        (await server.Http.GetAsync($"/api/rigs/{rooftop.Id()}/plan/finisher.pdf")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (await server.Http.GetAsync($"/api/rigs/{Guid.NewGuid()}/plan/finisher.pdf")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
     [Fact]
     public async Task The_calendar_has_an_event_for_each_block_of_work()
     {

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import type { GateRow, InstallValues } from '../../api/generated/schema';
 import { useMe } from '../../crew/me';
+import { useHold } from '../../parts/hold';
 
 /** One thing that must hold: a tick, a reading, a picture, a verdict; or the reason why it cannot be met here. */
 const props = defineProps<{ gate: GateRow; leastReason: number }>();
@@ -41,9 +42,15 @@ function value(): void {
 const result = (text: string) => emit('write', { type: 'valueRecorded', field: g.value.key, asTyped: text });
 
 function pass(): void {
+  if (reason.value.trim().length < props.leastReason || (g.value.override === 'second' && !second.value.trim())) {
+    over.value?.reportValidity();
+    return;
+  }
   emit('write', { type: 'gateOverridden', field: g.value.key, text: reason.value, second: second.value });
   passing.value = false;
 }
+const over = ref<HTMLFormElement | null>(null);
+const { pressing, on: held } = useHold(pass);
 </script>
 
 <template>
@@ -104,10 +111,10 @@ function pass(): void {
     </p>
     <template v-if="!g.passed && !g.passing && g.override !== 'never' && me?.role !== 'helper'">
       <button v-if="!passing" type="button" class="bare small" @click="passing = true">cannot be met here</button>
-      <form v-else class="over" @submit.prevent="pass">
+      <form v-else ref="over" class="over" @submit.prevent>
         <label>Why <input v-model="reason" :minlength="leastReason" required :placeholder="`at least ${leastReason} letters`" /></label>
         <label v-if="g.override === 'second'">Second person <input v-model="second" required placeholder="another name" /></label>
-        <button type="submit" class="plain">pass it over</button>
+        <button type="button" class="plain holds" :class="{ pressing }" data-pass-over v-on="held">hold to pass it over</button>
       </form>
     </template>
     <p v-if="g.passing" class="soft small">passed over with a reason; it stays on the ledger</p>

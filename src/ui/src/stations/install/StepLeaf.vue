@@ -4,6 +4,7 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { InstallValues } from '../../api/generated/schema';
 import { useMe } from '../../crew/me';
+import { useHold } from '../../parts/hold';
 import { say } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
@@ -109,6 +110,10 @@ async function go(): Promise<void> {
   }
   if ((await log.write([{ type, step: s.id, second: ends && watched.value ? eye.value : '' }])) && ends) picked.value = '';
 }
+
+/** What lets refrigerant or current go is begun by holding the button. */
+const holds = computed(() => !!step.value?.heldToBegin && (step.value.state === 'open' || step.value.state === 'reopened'));
+const { pressing, on: held } = useHold(() => void go());
 
 /** A picture for a gate's slot or for the one that is suggested here. */
 function took(event: Event, slot: string): void {
@@ -257,8 +262,16 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
         </div>
       </article>
       <p v-else class="soft">All steps are done.</p>
-      <button v-if="step" type="button" class="go" data-go :disabled="step.state === 'open' && step.waitsFor.length > 0" @click="go">
-        {{ act
+      <button
+        v-if="step"
+        type="button"
+        class="go"
+        :class="{ holds, pressing }"
+        data-go
+        :disabled="step.state === 'open' && step.waitsFor.length > 0"
+        v-on="holds ? held : { click: go }"
+      >
+        {{ holds ? `Hold: ${act}` : act
         }}<template v-if="open.length && step.state !== 'done' && !(step.state === 'running' && step.waitMin)"
           >: {{ open.length }} open</template
         >

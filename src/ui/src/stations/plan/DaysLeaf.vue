@@ -113,6 +113,9 @@ const file = (name: string) => `/api/rigs/${rig.id}/plan/${name}`;
       </AskGroup>
       <AskGroup title="Site and pace" :open="false" :paths="under('when', 'supplyW', 'pumps', 'pace', 'dayShare', 'finisherDay')" />
       <PaperLink :href="file('days.pdf')" kind="PDF" paper="pdf">Day sheet and pick list</PaperLink>
+      <PaperLink v-if="rig.design!.plan.when.finisherDay" :href="file('finisher.pdf')" kind="PDF" paper="finisher"
+        >Ready for the finisher</PaperLink
+      >
       <PaperLink v-if="rig.design!.plan.when.firstDay" :href="file('days.ics')" kind="ICS" paper="ics" file="days.ics">Calendar</PaperLink>
     </template>
     <template v-if="plan" #act>
