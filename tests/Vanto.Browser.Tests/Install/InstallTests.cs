@@ -193,6 +193,7 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         Say(screen, "Piet");
         screen.See("[data-open] .bare.small").Click();
         Screen.Into(screen.See(".over input"), "the box came without its paper");
+        screen.Driver.ExecuteScript("document.querySelector('[data-pass-over]').scrollIntoView({ block: 'center' })");
         screen.See("[data-pass-over]").Click();
         screen.All(".over").Count.ShouldBe(1, "a tap is no hold");
         new OpenQA.Selenium.Interactions.Actions(screen.Driver).ClickAndHold(screen.See("[data-pass-over]")).Pause(TimeSpan.FromSeconds(1.2)).Release()

@@ -122,6 +122,12 @@ const { pressing, on: held } = useHold(pass);
 </template>
 
 <style scoped>
+/* What is focused comes clear of the big button that stands over the page's foot. */
+button,
+input,
+label {
+  scroll-margin: 80px 0 170px;
+}
 li {
   border-top: 1px solid var(--hair);
   padding: 6px 0;
