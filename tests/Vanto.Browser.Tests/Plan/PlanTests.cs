@@ -12,6 +12,8 @@ public sealed class PlanTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.See("[data-verdict] .headline", "Done at 15:09");
         screen.See("[data-verdict]", "Proven: cannot finish earlier");
         screen.See("[data-day]", "Tuesday 2027-03-02");
+        screen.See("[data-missing]", "to buy");
+        screen.See("[data-costs]", "with tax");
         screen.Press("an hour earlier", "[data-ways]");
         screen.See("[data-verdict] .headline", "Done at 14:14");
         screen.Control("z");

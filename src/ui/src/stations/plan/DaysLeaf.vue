@@ -7,6 +7,7 @@ import AskRows from '../../parts/AskRows.vue';
 import PaperLink from '../../parts/PaperLink.vue';
 import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
 import { useLongRun } from '../../parts/longRun';
+import { say } from '../../parts/show';
 import { useStudy } from '../../parts/study';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
@@ -119,6 +120,12 @@ const file = (name: string) => `/api/rigs/${rig.id}/plan/${name}`;
       <PaperLink v-if="rig.design!.plan.when.firstDay" :href="file('days.ics')" kind="ICS" paper="ics" file="days.ics">Calendar</PaperLink>
     </template>
     <template v-if="plan" #act>
+      <dl class="further">
+        <dt><RouterLink :to="`/rig/${rig.id}/plan/buy`">missing</RouterLink></dt>
+        <dd data-missing>{{ say(plan.answers.buy!) }}</dd>
+        <dt><RouterLink :to="`/rig/${rig.id}/plan/quote`">costs</RouterLink></dt>
+        <dd data-costs>{{ say(plan.answers.quote!) }}</dd>
+      </dl>
       <p class="soft small" data-proof>
         <template v-if="rest">From now on, with what is done on site.</template>
         <template v-else-if="busy">Looking for better days …</template>
@@ -152,6 +159,27 @@ const file = (name: string) => `/api/rigs/${rig.id}/plan/${name}`;
 </template>
 
 <style scoped>
+.further {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 14px;
+  margin: 8px 0;
+}
+.further dd {
+  margin: 0;
+}
+.further a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 24px;
+  color: var(--soft);
+}
+@media (pointer: coarse), (max-width: 700px) {
+  .further a {
+    min-height: 44px;
+    min-width: 44px;
+  }
+}
 .rest {
   display: flex;
   flex-wrap: wrap;
