@@ -15,7 +15,7 @@ public sealed record FinisherPaper(IReadOnlyList<(string Label, Phrase Value)> F
     private const double LitresPerM3 = 1000;
     private const double JointsPerZone = 4;
 
-    /// <summary>The first of the steps that are theirs.</summary>
+    /// <summary>Steps that are theirs, from the hoses to the search for leaks.</summary>
     private static readonly string[] Theirs = ["hoses-on", "qc-join", "n2-steps", "n2-release", "vac-run", "vac-hand", "vac-isolate", "vac-read", "charge-add",
         "valves-open", "hoses-off", "leak-check"];
 
