@@ -9,16 +9,20 @@ public enum CrewRole { [Called("owner")] Owner, [Called("fitter")] Fitter, [Call
 public enum CrewRight
 {
     [Called("read")] Read, [Called("write down work, photographs and readings")] Record, [Called("change a design")] Design, [Called("change prices")] Prices,
+    [Called("pass over a gate")] PassOver, [Called("end alone what takes a licence")] EndLicensed, [Called("correct what others wrote down")] CorrectOthers,
     [Called("remove a rig")] Purge, [Called("share and let devices in")] Share,
 }
 
 /// <summary>Which role may what; the product's own choice.</summary>
 public static class CrewRights
 {
+    /// <summary>All that a role may.</summary>
+    public static IReadOnlyList<CrewRight> Of(CrewRole role) => [.. Enum.GetValues<CrewRight>().Where(r => May(role, r))];
+
     public static bool May(CrewRole role, CrewRight right) => role switch
     {
         CrewRole.Owner => true,
-        CrewRole.Fitter => right is CrewRight.Read or CrewRight.Record or CrewRight.Design,
+        CrewRole.Fitter => right is CrewRight.Read or CrewRight.Record or CrewRight.Design or CrewRight.PassOver or CrewRight.EndLicensed,
         CrewRole.Helper => right is CrewRight.Read or CrewRight.Record,
         _ => right is CrewRight.Read,
     };

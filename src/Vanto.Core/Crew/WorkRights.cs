@@ -18,17 +18,15 @@ public static class WorkRights
     public static string Refused(CrewRole role, InstallRecord e, InstallRecord? corrected, string skill, DateTimeOffset now)
     {
         var who = Calls.Name(role);
-        if (role == CrewRole.Owner)
-            return "";
-        if (corrected is not null && corrected.Event.Device != e.Event.Device)
+        bool Lacks(CrewRight right) => !CrewRights.May(role, right);
+        if (corrected is not null && corrected.Event.Device != e.Event.Device && Lacks(CrewRight.CorrectOthers))
             return $"A {who} may not correct what {corrected.By} wrote down: the owner may.";
-        if (role != CrewRole.Helper)
-            return "";
-        if (corrected is not null && now - corrected.At > HelperCorrects)
+        if (corrected is not null && role == CrewRole.Helper && now - corrected.At > HelperCorrects)
             return $"A {who} corrects within {HelperCorrects.TotalHours:0} hours; a fitter may help.";
-        if (e.Event.Type == EventType.GateOverridden)
-            return $"A {who} may not pass over a gate: a fitter may.";
-        return e.Event.Type == EventType.StepFinished && skill.Length > 0 && (e.Event.Second.Trim() is var second && (second.Length == 0 || second == e.By))
+        if (e.Event.Type == EventType.GateOverridden && Lacks(CrewRight.PassOver))
+            return $"A {who} may not {Calls.Name(CrewRight.PassOver)}: a fitter may.";
+        var second = e.Event.Second.Trim();
+        return e.Event.Type == EventType.StepFinished && skill.Length > 0 && Lacks(CrewRight.EndLicensed) && (second.Length == 0 || second == e.By)
             ? $"This step takes {(skill == "handler" ? "a refrigerant" : "an electrical")} licence: name who supervises." : "";
     }
 }

@@ -13,7 +13,6 @@ public sealed record FinisherPaper(IReadOnlyList<(string Label, Phrase Value)> F
     IReadOnlyList<string> Back)
 {
     private const double LitresPerM3 = 1000;
-    private const double JointsPerZone = 4;
 
     /// <summary>Steps that are theirs, from the hoses to the search for leaks.</summary>
     private static readonly string[] Theirs = ["hoses-on", "qc-join", "n2-steps", "n2-release", "vac-run", "vac-hand", "vac-isolate", "vac-read", "charge-add",
@@ -39,7 +38,7 @@ public sealed record FinisherPaper(IReadOnlyList<(string Label, Phrase Value)> F
         Add("Charge in it", circuit.ChargeKg, $"{circuit.ChargeKg ?? 0:Mass}");
         Add("Thin pipe, outside", circuit.LiquidM, $"{circuit.LiquidM ?? 0:SmallLength}");
         Add("Thick pipe, outside", circuit.GasM, $"{circuit.GasM ?? 0:SmallLength}");
-        facts.Add(("Joints", Phrase.Of($"{JointsPerZone * s.Zones:Count}, on {Calls.Many(s.Zones, "head")}")));
+        facts.Add(("Joints", Phrase.Of($"{TaskNetwork.SplitJoints * s.Zones:Count}, on {Calls.Many(s.Zones, "head")}")));
         if (s.Placed.Ways.Count > 0)
         {
             var way = s.Placed.Ways[0];

@@ -41,6 +41,9 @@ public sealed class InstallStation : Station<InstallAssessment>
     /// <inheritdoc />
     public override IReadOnlyList<RecordKind> Keeps => [InstallRecord.Kind];
 
+    /// <summary>Steps that let refrigerant or current go.</summary>
+    private static readonly HashSet<string> LetsGo = ["valves-open", "qc-join", "old-recover", "energise", "batt-first-close"];
+
     /// <inheritdoc />
     public override IStationResult Assess(StationInputs job)
     {
@@ -133,7 +136,7 @@ public sealed class InstallStation : Station<InstallAssessment>
                 WaitMin = x.Wait.Likely,
                 Wait = x.Task.Wait?.Kind.Replace('-', ' ') ?? "",
                 Pausable = x.Task.Pause == "break",
-                HeldToBegin = x.Task.Id is "valves-open" or "qc-join" or "old-recover" or "energise" or "batt-first-close",
+                HeldToBegin = LetsGo.Contains(x.Task.Id),
                 FirstStartMs = f.FirstStartMs,
                 RunningSinceMs = f.RunningSinceMs,
                 HandsOffMs = f.State == SiteState.Waiting ? f.HandsOffMs : null,

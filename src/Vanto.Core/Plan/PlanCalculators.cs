@@ -90,11 +90,11 @@ public static class PlanCalculators
         var done = FinishBefore.Of(i.HandsMin, i.HandsVar, i.WaitsMin, i.WaitsVar, i.DayShare, i.LimitMin);
         return new ResultBuilder()
             .Step("μ", "Expected, minutes", "hands + waits", $"{i.HandsMin} + {i.WaitsMin}", done.MeanMin, Number, Citations.ThreePoints)
-            .Step("σ", "Spread, minutes", "√(V_h + V_w + (c·hands)²)", $"√({i.HandsVar} + {i.WaitsVar} + ({i.DayShare}·{i.HandsMin})²)", done.SpreadMin, Number,
-                Citations.ThreePoints)
+            .Step("σ", "Spread, minutes", "√(V_h + V_w + (c·hands)²)", $"√({i.HandsVar} + {i.WaitsVar} + ({i.DayShare}·{i.HandsMin})²)",
+                done.SpreadMin, Number, Citations.ThreePoints)
             .Step("P", "Done in time", "Φ((D − μ)/σ)", $"D = {i.LimitMin}", done.Chance, Fraction, Citations.ThreePoints)
-            .Step("e", "Earlier for four times in five, minutes", "μ + 0.8416·σ − D", $"{done.MeanMin:0.#} + 0.8416·{done.SpreadMin:0.#} − {i.LimitMin}",
-                done.EarlierMin(i.LimitMin), Number, Citations.ThreePoints)
+            .Step("e", "Earlier for four times in five, minutes", "μ + 0.8416·σ − D",
+                $"{done.MeanMin:0.#} + 0.8416·{done.SpreadMin:0.#} − {i.LimitMin}", done.EarlierMin(i.LimitMin), Number, Citations.ThreePoints)
             .Done();
     }
 

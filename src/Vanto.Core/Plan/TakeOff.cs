@@ -41,7 +41,6 @@ public sealed record BoxRow(string Name, int Count, bool Fits, string Words);
 public static class TakeOff
 {
     private const double JointSleeveM = 0.15;
-    private const double JointsPerZone = 4;
     private const double HoseReachesM = 0.9;
     private const double BeyondM = 0.01;
     private const double HoleSealM = 0.025;
@@ -124,7 +123,7 @@ public static class TakeOff
         var drain = s.Placed.Drain is { Along.Count: > 0 } d ? d.Along[^1] : Usual("drainM");
         double Cable(double wayM) => WiringPapers.BuyM(wayM, !s.Wired.Metric);
         var zones = s.Zones;
-        var joints = JointsPerZone * zones;
+        var joints = TaskNetwork.SplitJoints * zones;
         var layout = s.Layout;
         var kit = layout.Line.Kind is not LineKind.Bare;
         var (hole, bundle) = (s.Placed.Wall?.HoleM ?? 0, s.Placed.Bundle?.BundleM ?? 0);

@@ -44,7 +44,9 @@ public sealed record StepEdge(string Step, bool AfterWait, double LagMin);
 /// <summary>The steps of a job in the library's order, and what it is made of.</summary>
 public sealed class TaskNetwork(IReadOnlyList<JobStep> steps, IReadOnlySet<string> tags)
 {
-    private const double SplitJoints = 4;
+    /// <summary>Joints of a head with its outdoor unit.</summary>
+    internal const double SplitJoints = 4;
+
     private const double LeftExitJoints = 2;
 
     public IReadOnlyList<JobStep> Steps { get; } = steps;

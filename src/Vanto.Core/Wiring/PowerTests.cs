@@ -171,7 +171,8 @@ public static class PowerTests
         var state = r?.LoopOhm > loop ? StepState.Failed
             : loop is not null && r?.LoopOhm is null && source == StepState.Passed ? StepState.Open : source;
         Row(PowerStep.Source, state,
-            loop is { } most ? Phrase.Of($"{branch.Volts:Voltage} ± 10 %, earth loop at most {most:Resistance}") : Phrase.Of($"{branch.Volts:Voltage} ± 10 %"),
+            loop is { } most ? Phrase.Of($"{branch.Volts:Voltage} ± 10 %, earth loop at most {most:Resistance}")
+                : Phrase.Of($"{branch.Volts:Voltage} ± 10 %"),
             r?.LoopOhm > loop ? Phrase.Of($"{r!.LoopOhm ?? 0:Resistance}") : r?.SourceV is { } alone ? Phrase.Of($"{alone:Voltage}") : null,
             r?.LoopOhm > loop ? Phrase.Of($"The loop is too long for the device to open: earth or neutral is poor.")
                 : Phrase.Of($"The three readings of a pedestal stand at bonding."));

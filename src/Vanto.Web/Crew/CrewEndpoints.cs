@@ -39,7 +39,7 @@ public static class CrewEndpoints
     {
         var crew = api.MapGroup("/crew").WithTags("crew");
         crew.MapGet("", (CrewGate gate, CrewBook book) => State(gate, book));
-        crew.MapGet("/me", () => new CrewMe(CrewRole.Owner, ""));
+        crew.MapGet("/me", () => CrewMe.Of(CrewRole.Owner, ""));
         crew.MapPost("/share", Share);
         crew.MapPost("/code", Invite).ProducesProblem(StatusCodes.Status409Conflict);
         crew.MapDelete("/devices/{id:guid}", Results<Ok<CrewState>, NotFound> (Guid id, CrewGate gate, CrewBook book) =>

@@ -13,8 +13,11 @@ namespace Vanto.Web.Crew;
 /// <summary>Joins with a code.</summary>
 public sealed record JoinRequest(string Code, string Name);
 
-/// <summary>Who asks.</summary>
-public sealed record CrewMe(CrewRole Role, string Name);
+/// <summary>Who asks, and what they may.</summary>
+public sealed record CrewMe(CrewRole Role, string Name, IReadOnlyList<CrewRight> May)
+{
+    public static CrewMe Of(CrewRole role, string name) => new(role, name, CrewRights.Of(role));
+}
 
 /// <summary>
 /// The one door to the crew's network, shut until the owner opens it. It stands before the server, which goes on answering this machine only:
@@ -143,7 +146,7 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
         app.Use(SameOrigin);
         app.MapPost("/api/crew/join", Join);
         app.MapGet("/api/crew/me", (HttpContext context) => Who(context) is { } device
-            ? Results.Ok(new CrewMe(device.Role, device.Name)) : NotJoined());
+            ? Results.Ok(CrewMe.Of(device.Role, device.Name)) : NotJoined());
         app.MapGet("/vanto.cer", () => _certificate is { } own
             ? Results.File(own.Export(X509ContentType.Cert), "application/x-x509-ca-cert", "vanto.cer") : Results.NotFound());
         app.Map("/{**rest}", async context =>
@@ -187,7 +190,7 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
             Secure = context.Request.IsHttps,
             MaxAge = TimeSpan.FromDays(CookieDays),
         });
-        return Results.Ok(new CrewMe(book.Who(token)!.Role, name));
+        return Results.Ok(CrewMe.Of(book.Who(token)!.Role, name));
     }
 
     private CrewDevice? Who(HttpContext context) => book.Who(context.Request.Cookies[Cookie]);

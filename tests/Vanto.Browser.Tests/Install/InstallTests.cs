@@ -75,6 +75,44 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.IsClean();
     }
 
+    /// <summary>One entry that may not be taken keeps no other back, and an answer that judges nothing lets go of nothing.</summary>
+    [Fact]
+    public void What_is_refused_is_set_aside_and_the_rest_is_sent()
+    {
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Thistle Van", "install/step?step=confirm-design");
+        Say(screen, "Piet");
+        screen.See("[data-go]");
+        void Answers(int status, string to) => screen.Driver.ExecuteScript($$"""
+            window.__fetch ??= window.fetch;
+            window.fetch = (u, o) => String(u).includes('/install/events') && String(o.body).includes('{{to}}')
+              ? Promise.resolve(new Response(JSON.stringify({ status: {{status}}, detail: 'said so' }),
+                  { status: {{status}}, headers: { 'content-type': 'application/problem+json' } }))
+              : window.__fetch(u, o);
+            """);
+        void Notes(string words)
+        {
+            screen.Press("note", ".side");
+            Screen.Into(screen.See(".side form input"), words);
+            screen.Press("write it down", ".side");
+        }
+
+        Answers(502, "events");
+        Notes("the first note");
+        screen.See("[data-unsent]", "1 not sent");
+        Notes("the other note");
+        screen.See("[data-unsent]", "2 not sent");
+        Answers(403, "other note");
+        screen.See("[data-aside]", "said so");
+        screen.Until(() => screen.All("[data-unsent]").Count == 0, "the rest is sent");
+        Answers(403, "nothing of the kind");
+        screen.Press("try again", "[data-aside]");
+        screen.Until(() => screen.All("[data-aside]").Count == 0, "taken at last");
+        screen.Leaf("log");
+        screen.See(".see", "the first note");
+        screen.See(".see", "the other note");
+    }
+
     /// <summary>Without a network one step leads to the next: nothing of the work leans on the server.</summary>
     [Fact]
     public void Without_a_network_one_step_leads_to_the_next()

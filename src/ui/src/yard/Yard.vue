@@ -46,7 +46,7 @@ function width(rig: { survey: SurveyDesign }): number {
 const crew = ref(false);
 /** Who shares is who sits at this machine; on a phone of the crew there is nothing to switch. */
 const me = useMe();
-const owner = computed(() => me.value?.role === 'owner');
+const owner = computed(() => me.value?.may?.includes('share') ?? false);
 
 let here = true;
 const wait = ref(0);

@@ -79,9 +79,9 @@ const act = computed(() => {
   }
 });
 
-/** A helper ends what takes a licence under the eye of who has it. */
+/** Who may not end alone what takes a licence does so under the eye of who has it. */
 const me = useMe();
-const watched = computed(() => me.value?.role === 'helper' && !!step.value?.skill);
+const watched = computed(() => !!me.value?.may && !me.value.may.includes('endLicensed') && !!step.value?.skill);
 const eye = ref('');
 
 async function go(): Promise<void> {
@@ -218,6 +218,12 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
           or times do not agree.
         </p>
         <p v-for="r in log.refused.value" :key="r" role="alert" class="severity-stop">{{ r }}</p>
+        <div v-for="e in log.aside.value" :key="e.id" data-aside>
+          <p class="severity-caution">
+            Not sent, {{ eventWords[e.sent.event.type] }}{{ e.sent.event.text ? `: ${e.sent.event.text}` : '' }}. The reason: {{ e.aside }}
+          </p>
+          <button type="button" class="plain" @click="log.again(e.id)">try again</button>
+        </div>
         <ul class="gate">
           <GateItem
             v-for="g in asked"

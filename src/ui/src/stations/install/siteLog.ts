@@ -13,6 +13,8 @@ interface KeptEvent {
   seq: number;
   sent: SentEvent;
   held: number | null;
+  /** Why the server would not have it; it stays here, and keeps no other back. */
+  aside?: string;
 }
 
 /** A photograph on this device, by the hash of its content. */
@@ -51,6 +53,9 @@ const keepHeldMs = 30 * 24 * 3600 * 1000;
 const retryMs = 5000;
 const most = 200;
 
+/** Answers that judge what was sent; all others say only that it cannot be taken now. */
+const judged = [400, 403, 409];
+
 /** This device's name among devices, made once. */
 async function device(): Promise<string> {
   const known = await db.facts.get('device');
@@ -85,6 +90,7 @@ export function useSiteLog() {
   const rig = useRig();
   const by = useLocalStorage('vanto.by', '');
   const waiting = shallowRef<KeptEvent[]>([]);
+  const aside = shallowRef<KeptEvent[]>([]);
   const offline = ref(false);
   const unsentPhotos = ref(0);
   const clockOffS = ref<number | null>(null);
@@ -94,7 +100,7 @@ export function useSiteLog() {
   let fresh = new Set<string>();
 
   async function read(): Promise<void> {
-    waiting.value = (
+    const unsent = (
       await db.events
         .where('rig')
         .equals(rig.id)
@@ -103,6 +109,14 @@ export function useSiteLog() {
     )
       .filter((e) => e.held === null)
       .toSorted((a, b) => a.seq - b.seq);
+    waiting.value = unsent.filter((e) => !e.aside);
+    aside.value = unsent.filter((e) => e.aside);
+  }
+
+  /** What was set aside is sent once more. */
+  async function again(id: string): Promise<void> {
+    await db.events.update(id, { aside: '' });
+    await send();
   }
 
   /** The next number and clock of this device, over all that it has written for this rig. */
@@ -140,8 +154,9 @@ export function useSiteLog() {
 
   async function sendAll(): Promise<void> {
     await read();
+    let singly = false;
     while (waiting.value.length) {
-      const batch = waiting.value.slice(0, most);
+      const batch = waiting.value.slice(0, singly ? 1 : most);
       const live = !offline.value && batch.every((e) => fresh.has(e.id));
       try {
         const taken = await ask<TakenEvents>('POST', `/rigs/${rig.id}/install/events`, {
@@ -155,15 +170,17 @@ export function useSiteLog() {
         clockOffS.value = taken.clockOffS;
         rig.take(taken.view as RigView);
       } catch (error) {
-        if (error instanceof Refused) {
-          refused.value = error.errors.length ? error.errors.map((e) => e.reason) : [error.message];
-          // An act refused at a gate was never done; anything else stays here until it is looked at.
-          if (live) await db.events.bulkDelete(batch.map((e) => e.id));
-          await read();
+        if (!(error instanceof Refused) || !judged.includes(error.status)) {
+          offline.value = true;
           return;
         }
-        offline.value = true;
-        return;
+        const why = error.errors.length ? error.errors.map((e) => e.reason) : [error.message];
+        // An act refused this moment was never done. What was done alone goes one by one: one that is refused stays here with the reason.
+        if (live) {
+          refused.value = why;
+          await db.events.bulkDelete(batch.map((e) => e.id));
+        } else if (batch.length > 1) singly = true;
+        else await db.events.update(batch[0]!.id, { aside: why.join('; ') });
       }
       await read();
     }
@@ -215,5 +232,5 @@ export function useSiteLog() {
 
   /** States of steps as this device has written them and the server does not know yet. */
   const ahead = computed(() => waiting.value.map((e) => e.sent.event));
-  return { by, waiting, unsentPhotos, clockOffS, offline, refused, ahead, write, photograph };
+  return { by, waiting, aside, again, unsentPhotos, clockOffS, offline, refused, ahead, write, photograph };
 }
