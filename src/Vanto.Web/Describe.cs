@@ -59,6 +59,7 @@ public static class Describe
         ["glazings"] = [.. SurveyCatalogue.Glazings.Select(g => new Option(g.Id, g.Name))],
         ["covers"] = [.. SurveyCatalogue.Covers.Select(c => new Option(c.Id, c.Name))],
         ["steps"] = [new Option("", "nothing"), .. TaskLibrary.Standard.Tasks.Select(t => new Option(t.Id, t.Name))],
+        ["tools"] = [.. TaskLibrary.Standard.Tools.Select(t => new Option(t.Id, t.Name))],
         ["bought"] = [.. TaskLibrary.Standard.Materials.Select(m => new Option(m.Id, m.Name))],
         ["units"] = [.. UnitCatalogue.All.Select(u => new Option(u.Id, u.Name))],
     };

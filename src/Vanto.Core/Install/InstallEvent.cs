@@ -33,6 +33,7 @@ public sealed record InstallValues : DesignPart
     [Field(QuantityKind.Number, -1e12, 1e12, Label = "Value", Optional = true)] public double? Value { get; init; }
     [Ask("As typed", Longest = 60)] public string AsTyped { get; init; } = "";
     [Ask("Second person", Longest = 60)] public string Second { get; init; } = "";
+    [Ask("Whole picture", Longest = 64, Help = "hash of the large one, where it is kept too")] public string Whole { get; init; } = "";
     [Ask("It is void")] public bool? Void { get; init; }
 }
 

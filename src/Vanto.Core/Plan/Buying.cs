@@ -88,10 +88,37 @@ public sealed class SupplierDays(IReadOnlySet<DateOnly>? holidays = null)
     }
 }
 
+/// <summary>A tool hired or bought for a job.</summary>
+/// <param name="Hire">Day's hire times days; nothing without its price.</param>
+/// <param name="Bought">This job's share of the buying; nothing without its price.</param>
+/// <param name="Hired">It is hired.</param>
+/// <param name="EvenJobs">Jobs of so many days from which buying costs less; nothing where that cannot be said.</param>
+public sealed record ToolCost(decimal? Hire, decimal? Bought, bool Hired, int? EvenJobs)
+{
+    /// <summary>What this job bears; nothing where the way taken has no price.</summary>
+    public decimal? Cost => Hired ? Hire : Bought;
+
+    /// <summary>Judges one.</summary>
+    /// <param name="days">It is away from the hirer.</param>
+    public static ToolCost Of(ToolCostDesign tool, int days)
+    {
+        decimal? hire = tool.DayPrice is { } day ? QuoteSum.Cent((decimal)day * days) : null;
+        decimal? bought = tool.Price is { } price ? QuoteSum.Cent((decimal)price / tool.Jobs) : null;
+        var hired = tool.Way switch
+        {
+            ToolWay.Hired => true,
+            ToolWay.Bought => false,
+            _ => hire is not null && (bought is null || hire <= bought),
+        };
+        return new ToolCost(hire, bought, hired,
+            hire is > 0 && tool.Price is { } whole && (decimal)whole / hire.Value < int.MaxValue ? (int)Math.Floor((decimal)whole / hire.Value) + 1 : null);
+    }
+}
+
 /// <summary>A price made from its parts. Every line is rounded to the cent, half away from zero.</summary>
 /// <param name="Materials">What is bought.</param>
 /// <param name="Labour">Hours times rates.</param>
-/// <param name="Other">Way, hire, permit, waste.</param>
+/// <param name="Other">Tools, way, permit, waste.</param>
 /// <param name="Contingency">For what is not seen.</param>
 /// <param name="Net">With the margin, less the discount.</param>
 /// <param name="Tax">On it.</param>
@@ -113,7 +140,7 @@ public sealed record QuoteSum(decimal Materials, decimal Labour, decimal Other, 
     /// <summary>Sums it up.</summary>
     /// <param name="lines">Materials, count and price each.</param>
     /// <param name="hours">Hours and rates.</param>
-    /// <param name="other">Way, hire, permit, waste.</param>
+    /// <param name="other">Tools, way, permit, waste.</param>
     /// <param name="contingency">Share of the base.</param>
     /// <param name="margin">Share of the price.</param>
     /// <param name="discount">Share of the price.</param>

@@ -119,6 +119,19 @@ public sealed record PriceDesign : DesignPart
     [Ask("Priced on", Date = true)] public string Date { get; init; } = "";
 }
 
+/// <summary>How a tool that the firm does not own comes to the site.</summary>
+public enum ToolWay { [Called("whichever costs less")] Least, [Called("hired")] Hired, [Called("bought")] Bought }
+
+/// <summary>A tool that the firm would hire or buy.</summary>
+public sealed record ToolCostDesign : DesignPart
+{
+    [Ask("Tool", Options = "tools")] public string Tool { get; init; } = "vacuum-pump";
+    [Field(QuantityKind.Number, 0, 100000, Label = "Hire for a day", Optional = true)] public double? DayPrice { get; init; }
+    [Field(QuantityKind.Number, 0, 100000, Label = "To buy", Optional = true)] public double? Price { get; init; }
+    [Field(QuantityKind.Count, 1, 1000, Label = "Jobs that share the buying", Help = "1 lays it all on this job")] public int Jobs { get; init; } = 10;
+    [Ask("It is")] public ToolWay Way { get; init; } = ToolWay.Least;
+}
+
 /// <summary>A line of the take-off changed by hand.</summary>
 public sealed record TakeOffChange : DesignPart
 {
@@ -135,7 +148,7 @@ public sealed record QuoteDesign : DesignPart
     [Field(QuantityKind.Hours, 0, 200, Label = "Travel and set-up")] public double TravelH { get; init; } = 1.5;
     [Field(QuantityKind.Number, 0, 1000, Label = "an hour of it costs")] public double TravelRateH { get; init; } = 38;
     [Field(QuantityKind.Number, 0, 100000, Label = "Way there and back")] public double Travel { get; init; }
-    [Field(QuantityKind.Number, 0, 100000, Label = "Hire, permit, waste")] public double Other { get; init; }
+    [Field(QuantityKind.Number, 0, 100000, Label = "Permit, waste and the rest")] public double Other { get; init; }
     [Field(QuantityKind.Fraction, 0, 0.5, Label = "For what is not seen")] public double Contingency { get; init; } = 0.05;
     [Field(QuantityKind.Fraction, 0, 0.9, Label = "Margin", Help = "a share of the price")] public double Margin { get; init; } = 0.25;
     [Field(QuantityKind.Fraction, 0, 0.9, Label = "Discount")] public double Discount { get; init; }
@@ -160,6 +173,7 @@ public sealed record PlanDesign : DesignPart
     [Ask("Rain and wind", Most = 30)] public IReadOnlyList<OutlookDesign> Outlook { get; init; } = [];
     [Ask("Own steps", Most = 20)] public IReadOnlyList<OwnStepDesign> Own { get; init; } = [];
     [Ask("Prices", Most = 200)] public IReadOnlyList<PriceDesign> Prices { get; init; } = [];
+    [Ask("Tools hired or bought", Most = 40)] public IReadOnlyList<ToolCostDesign> ToolCosts { get; init; } = [];
     [Ask("Changed by hand", Most = 80)] public IReadOnlyList<TakeOffChange> Changes { get; init; } = [];
     public QuoteDesign Quote { get; init; } = new();
 }

@@ -15,7 +15,8 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
         var chain = schedule is null ? [] : Chain(schedule);
         var steps = Steps(schedule, chain);
         var buy = TakeOff.Of(s, net, schedule);
-        var quote = Quote(buy, schedule);
+        var toolCosts = ToolCosts(schedule);
+        var quote = Quote(buy, toolCosts, schedule);
         var tools = Tools(schedule);
         (FinishBefore Done, double EarlierMin)? inTime = schedule is null ? null : InTime(schedule, chain);
         var result = new PlanAssessment(new Verdict(StationState.Open, Phrase.Empty, Phrase.Empty), [], [])
@@ -31,6 +32,7 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
             Buy = buy,
             Box = TakeOff.Box(s),
             Tools = tools,
+            ToolCosts = toolCosts,
             Quote = quote.Lines,
             PersonMin = net.Steps.Where(x => x.OnSite).Sum(x => x.Hands.Likely * x.Task.Crew),
             Ends = schedule?.Ends,
@@ -219,14 +221,35 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
         }).OrderByDescending(t => t.LastUse)];
     }
 
-    private (List<QuoteLine> Lines, QuoteSum Sum) Quote(IReadOnlyList<BuyRow> buy, WorkSchedule? schedule)
+    private List<ToolCostRow> ToolCosts(WorkSchedule? schedule)
+    {
+        var library = TaskLibrary.Standard;
+        var at = schedule?.Tasks.ToDictionary(t => t.Task);
+        return [.. s.Design.ToolCosts.Select(t =>
+        {
+            var used = net.Steps.Where(x => x.Task.Tools.Any(u => u.Id == t.Tool && library.Holds(u.When, net.Tags)))
+                .Select(x => at?.GetValueOrDefault(x.Id)).OfType<PlacedTask>().ToList();
+            var name = library.Tools.FirstOrDefault(u => u.Id == t.Tool)?.Name ?? t.Tool;
+            if (used.Count == 0)
+                return new ToolCostRow(name, 0, null, null, "not used in this job", 0);
+            var days = used.Max(u => Math.Max(u.Start, u.End - 1) / WorkCalendar.Day) - used.Min(u => u.Start / WorkCalendar.Day) + 1;
+            var cost = ToolCost.Of(t, days);
+            var words = cost.Cost is null ? $"{(cost.Hired ? "hired" : "bought")}, without a price"
+                : cost.Hired ? $"hired for {Calls.Many(days, "day")}" : $"bought, shared by {Calls.Many(t.Jobs, "job")}";
+            return new ToolCostRow(name, days, cost.Hire, cost.Bought,
+                cost.EvenJobs is { } even ? $"{words}; buying costs less from {Calls.Many(even, "such job")}" : words, cost.Cost);
+        })];
+    }
+
+    private (List<QuoteLine> Lines, QuoteSum Sum) Quote(IReadOnlyList<BuyRow> buy, IReadOnlyList<ToolCostRow> tools, WorkSchedule? schedule)
     {
         var q = s.Design.Quote;
         var pace = net.Steps.Where(x => x.OnSite).ToDictionary(x => x.Id, x => ThreePoint.Mean(x.Hands));
         var hours = s.Design.Crew.Select((c, i) => (c.Name, Hours: (schedule?.Tasks.Where(t => t.People.Contains(i)).Sum(t => pace[t.Task]) ?? 0) / 60,
             Rate: (decimal)c.RateH)).Where(h => h.Hours > 0).ToList();
         var sum = QuoteSum.Of(buy.Where(b => b.Cost is > 0).Select(b => (1.0, b.Cost!.Value)),
-            [.. hours.Select(h => (Math.Round(h.Hours, 2), h.Rate)), (q.TravelH, (decimal)q.TravelRateH)], [(decimal)q.Travel, (decimal)q.Other],
+            [.. hours.Select(h => (Math.Round(h.Hours, 2), h.Rate)), (q.TravelH, (decimal)q.TravelRateH)],
+            [.. tools.Select(t => t.Cost ?? 0), (decimal)q.Travel, (decimal)q.Other],
             q.Contingency, q.Margin, q.Discount, q.Tax);
         string M(decimal amount) => Readable.Money(amount, q.Currency);
         string P(double share) => FormattableString.Invariant($"{share * 100:0.#} %");
@@ -237,7 +260,8 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
                 M(QuoteSum.Cent((decimal)Math.Round(h.Hours, 2) * h.Rate)))),
             new(FormattableString.Invariant($"travel and set-up, {q.TravelH:0.#} h at {q.TravelRateH:0.##}"),
                 M(QuoteSum.Cent((decimal)(q.TravelH * q.TravelRateH)))),
-            new("way, hire, permit, waste", M(sum.Other)),
+            .. tools.Where(t => t.Cost is > 0).Select(t => new QuoteLine($"{t.Tool.ToLowerInvariant()}, {t.Words.Split(';')[0]}", M(t.Cost!.Value))),
+            new("way, permit, waste", M(sum.Other - tools.Sum(t => t.Cost ?? 0))),
             new($"for what is not seen, {P(q.Contingency)}", M(sum.Contingency)),
             new("cost", M(sum.Cost), true),
             new($"margin {P(q.Margin)} of the price, which is {P(QuoteSum.Markup(q.Margin))} on the cost{(q.Discount > 0 ? $", less {P(q.Discount)}" : "")}",

@@ -54,6 +54,14 @@ public sealed record WhatIf(string Words, string Ends, double WinsMin, Remedy Ta
 /// <param name="For">The step that takes it first.</param>
 public sealed record ToolRow(string Id, string Name, string Kind, double MassKg, string Size, string For, int LastUse);
 
+/// <summary>A tool that is hired or bought for this job.</summary>
+/// <param name="Days">From the day it is first used to the day it is last.</param>
+/// <param name="Hire">For those days; nothing without a price.</param>
+/// <param name="Bought">This job's share; nothing without a price.</param>
+/// <param name="Words">What is done, and from how many such jobs buying costs less.</param>
+/// <param name="Cost">In the quote; nothing without a price.</param>
+public sealed record ToolCostRow(string Tool, int Days, decimal? Hire, decimal? Bought, string Words, decimal? Cost);
+
 /// <summary>A person and their hours.</summary>
 public sealed record PersonRow(string Name, string Licence, bool Helper, double BusyMin, double RateH);
 
@@ -86,6 +94,7 @@ public sealed record PlanAssessment(Verdict Verdict, IReadOnlyList<Finding> Find
     public IReadOnlyList<BuyRow> Buy { get; init; } = [];
     public IReadOnlyList<BoxRow> Box { get; init; } = [];
     public IReadOnlyList<ToolRow> Tools { get; init; } = [];
+    public IReadOnlyList<ToolCostRow> ToolCosts { get; init; } = [];
     public IReadOnlyList<QuoteLine> Quote { get; init; } = [];
 
     /// <summary>Hands of all people on site, min.</summary>

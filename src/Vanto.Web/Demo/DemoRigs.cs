@@ -211,6 +211,11 @@ public static class DemoRigs
             Price("breaker", 1, 19), Price("disconnect", 1, 32), Price("gland", 1, 2.1), Price("ferrule", 25, 3.9), Price("leak-soap", 500, 8.4),
             Price("nitrogen", 0.55, 21), Price("soft-starter", 1, 289, 14), Price("roof-gasket", 1, 26), Price("butyl", 10, 12),
         ],
+        ToolCosts =
+        [
+            new ToolCostDesign { Tool = "core-drill", DayPrice = 26, Price = 310, Jobs = 12 },
+            new ToolCostDesign { Tool = "micron-gauge", DayPrice = 9, Price = 140, Jobs = 60 },
+        ],
         Quote = new QuoteDesign { Travel = 28, Other = 34 },
     };
 

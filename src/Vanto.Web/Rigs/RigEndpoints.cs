@@ -83,7 +83,7 @@ public static class RigEndpoints
     }
 
     /// <summary>Parts of a design that only the owner changes.</summary>
-    private static readonly string[] OfPrices = ["/plan/prices", "/plan/quote"];
+    private static readonly string[] OfPrices = ["/plan/prices", "/plan/toolCosts", "/plan/quote"];
 
     private static async Task<IResult> Patch(Guid id, RigPatch patch, RigDesk desk, HttpContext http)
     {

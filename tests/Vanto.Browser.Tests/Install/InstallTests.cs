@@ -151,6 +151,35 @@ public sealed class InstallTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.IsClean();
     }
 
+    /// <summary>Where somebody asks for it the whole picture is kept beside the smaller one and opened from it.</summary>
+    [Fact]
+    public void A_whole_picture_is_kept_on_request()
+    {
+        const int wide = 2600, high = 2;
+        var file = Path.Combine(Directory.CreateTempSubdirectory("vanto-browser-").FullName, "terminals.bmp");
+        using (var writer = new BinaryWriter(File.Create(file)))
+        {
+            const int pixels = wide * 3 * high, begins = 54;
+            writer.Write("BM"u8);
+            foreach (var word in new[] { begins + pixels, 0, begins, 40, wide, high, 1 | 24 << 16, 0, pixels, 0, 0, 0, 0 })
+                writer.Write(word);
+            writer.Write(new byte[pixels]);
+        }
+        using var screen = new Screen(demo.Server.Address, 390, 844);
+        screen.OpenRig("Gannet's Rest", "install/step?step=head-hang%231");
+        screen.See("[data-whole]").Click();
+        Say(screen, "Ottoline");
+        screen.Give(".side", file);
+        screen.Until(() => screen.All("[data-photos] img").Any(i => i.GetDomProperty("naturalWidth") is "2048"), "the smaller one is shown");
+        screen.Until(() => screen.Driver.ExecuteAsyncScript("""
+            const done = arguments[0], picture = new Image();
+            picture.onload = () => done(picture.naturalWidth);
+            picture.onerror = () => done(0);
+            picture.src = document.querySelector('[data-photos] a').href;
+            """) is (long)wide, "the whole one opens from it");
+        screen.IsClean();
+    }
+
     /// <summary>A reading in the unit of the instrument in the hand is kept in the gate's own.</summary>
     [Fact]
     public void A_reading_is_typed_in_another_unit()

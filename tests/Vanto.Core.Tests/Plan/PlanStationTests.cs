@@ -207,6 +207,37 @@ public class PlanStationTests
         plan.Gross.ShouldBe(Amount("to pay"));
     }
 
+    /// <summary>Common practice, no published source: costs per job, by hand. One day at 18 is 18; 240 over 10 jobs is 24; 240/18 = 13.3.</summary>
+    [Theory]
+    [InlineData(ToolWay.Least, 18.0, 240.0, 10, true, 18.0, 14)]
+    [InlineData(ToolWay.Least, 18.0, 240.0, 14, false, 17.14, 14)]
+    [InlineData(ToolWay.Hired, 18.0, 240.0, 100, true, 18.0, 14)]
+    [InlineData(ToolWay.Bought, 18.0, 240.0, 1, false, 240.0, 14)]
+    [InlineData(ToolWay.Least, null, 240.0, 10, false, 24.0, null)]
+    [InlineData(ToolWay.Least, 18.0, null, 10, true, 18.0, null)]
+    [InlineData(ToolWay.Hired, null, 240.0, 10, true, null, null)]
+    public void A_tool_is_hired_or_bought_by_what_the_job_bears(ToolWay way, double? day, double? price, int jobs, bool hired, double? cost, int? even)
+    {
+        var judged = ToolCost.Of(new ToolCostDesign { Way = way, DayPrice = day, Price = price, Jobs = jobs }, 1);
+        judged.Hired.ShouldBe(hired);
+        judged.Cost.ShouldBe((decimal?)cost);
+        judged.EvenJobs.ShouldBe(even);
+    }
+
+    [Fact]
+    public void Hire_runs_over_the_days_between_first_and_last_use_and_stands_in_the_quote()
+    {
+        var tool = new ToolCostDesign { Tool = "multimeter", DayPrice = 5, Price = 90 };
+        var (without, with) = (Of(p => p), Of(p => p with { ToolCosts = [tool, new ToolCostDesign { Tool = "no-such-tool", DayPrice = 3 }] }));
+        var row = with.ToolCosts[0];
+        row.Days.ShouldBeInRange(1, with.Days.Count + 7);
+        row.Hire.ShouldBe(5m * row.Days);
+        with.ToolCosts[1].ShouldSatisfyAllConditions(r => r.Words.ShouldBe("not used in this job"), r => r.Cost.ShouldBe(0));
+        with.Quote.ShouldContain(l => l.Words.StartsWith("multimeter, ", StringComparison.Ordinal));
+        var base0 = QuoteSum.Cent(row.Cost!.Value * 1.05m / 0.75m);
+        (with.Gross - without.Gross).ShouldBe(QuoteSum.Cent(base0 * 1.19m), 0.03m);
+    }
+
     [Fact]
     public void The_solver_is_never_later_than_the_rule_and_ways_do_what_they_say()
     {

@@ -123,6 +123,14 @@ function took(event: Event, slot: string): void {
   input.value = '';
 }
 
+/** The whole picture, where it was kept beside the smaller one. */
+function wholeOf(sha256: string): string {
+  const taken = (rig.records as unknown as { event?: InstallValues }[]).find(
+    (r) => r.event?.type === 'photoTaken' && r.event.text === sha256,
+  );
+  return taken?.event?.whole || sha256;
+}
+
 /** The newest event of this step that counts, to be taken back where it was a slip. */
 const last = computed(() => {
   const events = rig.records.filter((r) => r.kind === 'install') as unknown as {
@@ -168,6 +176,7 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
       <label v-else class="who"
         >Who is it?
         <input ref="pulled" v-model="log.by.value" data-by autocomplete="name" placeholder="your name" />
+        <span><input v-model="log.whole.value" type="checkbox" data-whole /> keep whole pictures too</span>
       </label>
       <div v-if="running.length" class="waits" data-waits>
         <p v-for="w in running" :key="w.step" :class="{ over: leftMin(w.fromMs, w.likelyMin) <= 0 }">
@@ -238,7 +247,7 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
           >Under the eye of <input v-model="eye" data-eye maxlength="60" placeholder="who has the licence"
         /></label>
         <p v-if="step.photos.length" class="photos" data-photos>
-          <a v-for="p in step.photos" :key="p" :href="`/api/rigs/${rig.id}/install/photos/${p}`" target="_blank" rel="noopener"
+          <a v-for="p in step.photos" :key="p" :href="`/api/rigs/${rig.id}/install/photos/${wholeOf(p)}`" target="_blank" rel="noopener"
             ><img :src="`/api/rigs/${rig.id}/install/photos/${p}`" :alt="`photograph of ${step.name}`"
           /></a>
         </p>

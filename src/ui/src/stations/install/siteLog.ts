@@ -36,10 +36,14 @@ db.version(1).stores({ events: 'id, [rig+seq], held', photos: 'sha256', facts: '
 const longest = 2048;
 const quality = 0.85;
 
+/** The whole picture, where somebody asks that it is kept too; the server takes no larger one. */
+const wholeQuality = 0.95;
+const wholeBytes = 12_000_000;
+
 /** Drawn anew, so that neither place nor camera stay in it. */
-async function scaled(file: Blob): Promise<Blob> {
+async function drawn(file: Blob, most: number, quality: number): Promise<Blob> {
   const picture = await createImageBitmap(file);
-  const share = Math.min(1, longest / Math.max(picture.width, picture.height));
+  const share = Math.min(1, most / Math.max(picture.width, picture.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.round(picture.width * share);
   canvas.height = Math.round(picture.height * share);
@@ -79,6 +83,7 @@ const empty = (): InstallValues => ({
   value: null,
   asTyped: '',
   second: '',
+  whole: '',
   void: null,
 });
 
@@ -92,6 +97,7 @@ export function useSiteLog() {
   const waiting = shallowRef<KeptEvent[]>([]);
   const aside = shallowRef<KeptEvent[]>([]);
   const offline = ref(false);
+  const whole = useLocalStorage('vanto.wholePictures', false);
   const unsentPhotos = ref(0);
   const clockOffS = ref<number | null>(null);
   const refused = ref<string[]>([]);
@@ -201,14 +207,27 @@ export function useSiteLog() {
     await db.photos.filter((p) => p.held !== null && p.held < Date.now() - keepHeldMs).delete();
   }
 
+  async function keepPhoto(blob: Blob): Promise<string> {
+    const sha256 = await contentHash(blob);
+    await db.photos.put({ sha256, rig: rig.id, blob, held: null });
+    return sha256;
+  }
+
   /** Keeps a photograph on the device, writes down that it was taken, and lets both go when they can. */
   async function photograph(file: Blob, step: string, slot: string): Promise<void> {
     refused.value = [];
     try {
-      const blob = await scaled(file);
-      const sha256 = await contentHash(blob);
-      await db.photos.put({ sha256, rig: rig.id, blob, held: null });
-      await write([{ type: 'photoTaken', step, field: slot, text: sha256 }]);
+      const text = await keepPhoto(await drawn(file, longest, quality));
+      let large = '';
+      if (whole.value) {
+        const all = await drawn(file, Infinity, wholeQuality);
+        if (all.size <= wholeBytes) large = await keepPhoto(all);
+        else
+          refused.value = [
+            `The whole picture has ${Math.round(all.size / 1e6)} MB, ${wholeBytes / 1e6} are taken: the smaller one is kept.`,
+          ];
+      }
+      await write([{ type: 'photoTaken', step, field: slot, text, whole: large }]);
     } catch (error) {
       refused.value = [`The picture was not kept: ${error instanceof Error ? error.message : String(error)}`];
     }
@@ -232,5 +251,5 @@ export function useSiteLog() {
 
   /** States of steps as this device has written them and the server does not know yet. */
   const ahead = computed(() => waiting.value.map((e) => e.sent.event));
-  return { by, waiting, aside, again, unsentPhotos, clockOffS, offline, refused, ahead, write, photograph };
+  return { by, whole, waiting, aside, again, unsentPhotos, clockOffS, offline, refused, ahead, write, photograph };
 }

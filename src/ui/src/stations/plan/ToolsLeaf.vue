@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { ToolRow } from '../../api/generated/schema';
+import type { ToolCostRow, ToolRow } from '../../api/generated/schema';
+import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
+import AskRows from '../../parts/AskRows.vue';
 import PaperLink from '../../parts/PaperLink.vue';
 import { shown } from '../../parts/show';
 import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
@@ -21,12 +23,25 @@ const columns: SheetColumn<ToolRow>[] = [
   { key: 'mass', label: 'weighs', number: true, text: (t) => shown(t.massKg, 'mass'), width: 84 },
   { key: 'for', label: 'first for', text: (t) => t.for, wide: true },
 ];
+const sum = (n: number | null) => (n === null ? '–' : n.toFixed(2));
+const costs: SheetColumn<ToolCostRow>[] = [
+  { key: 'tool', label: 'hired or bought', text: (t) => t.tool, wide: true },
+  { key: 'days', label: 'days', number: true, text: (t) => String(t.days), width: 56 },
+  { key: 'hire', label: 'hire', number: true, text: (t) => sum(t.hire), width: 80 },
+  { key: 'bought', label: "this job's share", number: true, text: (t) => sum(t.bought), width: 110 },
+  { key: 'words', label: 'so it is', text: (t) => t.words, wide: true },
+];
 </script>
 
 <template>
   <LeafLayout>
     <template #say>
       <AskGroup title="How" :paths="under('method', 'flare', 'tighten', 'prove', 'gauge', 'leak')" />
+      <AskGroup title="Hire or buy">
+        <AskRows v-slot="{ path }" path="/plan/toolCosts" one="tool">
+          <AskField v-for="f in ['tool', 'dayPrice', 'price', 'jobs', 'way']" :key="f" :path="`${path}/${f}`" />
+        </AskRows>
+      </AskGroup>
       <PaperLink :href="`/api/rigs/${rig.id}/plan/days.pdf`" kind="PDF" paper="pdf">Pick list</PaperLink>
     </template>
     <template v-if="plan" #picture>
@@ -40,6 +55,7 @@ const columns: SheetColumn<ToolRow>[] = [
           <dd>{{ hired.map((t) => t.name.toLowerCase()).join(', ') }}</dd>
         </template>
       </dl>
+      <SheetTable v-if="plan.toolCosts.length" name="Hire or buy" :rows="plan.toolCosts" :columns="costs" copies data-tool-costs />
       <SheetTable name="Pick list" :rows="plan.tools" :columns="columns" copies />
     </template>
   </LeafLayout>
