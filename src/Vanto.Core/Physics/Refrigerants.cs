@@ -26,6 +26,16 @@ public static class Refrigerants
     /// <summary>Critical temperature, K.</summary>
     public static double CriticalK(RefrigerantKind kind) => LineOf(kind, true).CriticalK;
 
+    /// <summary>Molar mass, kg/mol.</summary>
+    public static double MolarKg(RefrigerantKind kind) => kind switch
+    {
+        RefrigerantKind.R32 => 0.052024,
+        RefrigerantKind.R134a => 0.102032,
+        RefrigerantKind.R290 => 0.044096,
+        RefrigerantKind.R410A => 0.072585,
+        _ => 0.086204,
+    };
+
     /// <summary>Saturation pressure, Pa absolute, from 200 K to below the critical point.</summary>
     public static double SaturationPressure(RefrigerantKind kind, bool dew, double kelvin)
     {
