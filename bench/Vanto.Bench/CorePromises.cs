@@ -1,3 +1,4 @@
+using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Install;
 using Vanto.Core.Job;
@@ -45,12 +46,22 @@ public static class CorePromises
         var proving = TaskLibrary.Standard.Task("n2-steps");
         var log = DemoSite.Events(marigold, int.MaxValue);
         var step = EventFold.Fold(log, (_, _) => []).Steps["n2-steps"];
+        yield return LongHold();
         yield return Measured.Time("gates of a step", 0.2, 200, () => GateEvaluator.Open(proving, step, false, facts));
         InstallRecord[] long5000 = [.. Enumerable.Range(0, 5000).Select(i => log[i % log.Count] is var e
             ? e with { Id = Guid.NewGuid(), Event = e.Event with { L = e.Event.L + i, Seq = i } } : null!)];
         yield return Measured.Time("5,000 events of a site folded", 20, 40,
             () => EventFold.Fold(long5000,
                 (x, start) => TaskLibrary.Standard.Has(x.Id) ? GateEvaluator.Open(TaskLibrary.Standard.Task(x.Id), x, start, facts) : []));
+    }
+
+    /// <summary>A vacuum gauge read every second for four hours.</summary>
+    private static Measured LongHold()
+    {
+        var random = new SplitMix64(3);
+        VacuumPoint[] readings = [.. Enumerable.Range(0, 4 * 3600).Select(t => new VacuumPoint(t, (40 + 260 * (1 - Math.Exp(-t / 900.0)))
+            * (1 + 0.01 * random.Normal())))];
+        return Measured.Time("shape of a vacuum, 4 h of readings", 10, 60, () => VacuumDecay.Of(readings, 20));
     }
 
     /// <summary>Years, searches and starts.</summary>

@@ -10,6 +10,7 @@ using Serilog;
 using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
+using Vanto.Web.Commission;
 using Vanto.Web.Crew;
 using Vanto.Web.Energy;
 using Vanto.Web.Handover;
@@ -206,6 +207,7 @@ public static class Server
         api.MapPlan();
         api.MapInstall();
         api.MapPhotos();
+        api.MapCommission();
         api.MapCrew();
         api.MapUnits();
         api.MapProposals();

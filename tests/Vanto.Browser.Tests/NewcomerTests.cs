@@ -113,6 +113,7 @@ public class NewcomerTests
 
         Next(screen);
         screen.See("h1", "Commission");
+        screen.Leaf("readings");
         Commission(screen);
 
         Next(screen);
@@ -122,7 +123,7 @@ public class NewcomerTests
         await Pdf(screen);
 
         server.Restart();
-        screen.OpenRig("Brown Hare", "commission");
+        screen.OpenRig("Brown Hare", "commission/readings");
         screen.See("[data-log]", "Wren Tallow");
         screen.See("[data-ledger='heat'] b").Text.ShouldBe(heat);
         screen.IsClean();

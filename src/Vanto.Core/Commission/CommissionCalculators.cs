@@ -94,8 +94,7 @@ public static class CommissionCalculators
         return result.Step("p", "Absolute", "ambient + gauge", $"{i.Value} {Calls.Name(i.Unit)}", p, AbsolutePressure, Citations.Nist)
             .Step("micron", "in micron", "p/0.1333224", $"{p:0.##} Pa", p / QuantityTable.PascalsPerMicron, QuantityKind.Number, Citations.Nist)
             .Step("t_b", "Water boils at", "saturation = p", $"{p:0.##} Pa", boils, Temperature, Citations.Psychrometrics)
-            .Judge(boils >= i.PipeC - 5 ? Finding.Of(FindingCode.VacuumWaterWillNotBoil, Severity.Caution,
-                $"Water boils only at {boils:Temperature}; a pipe of {i.PipeC:Temperature} never dries.") : null).Done();
+            .Judge(ProofFindings.WaterWillNotBoil(p, i.PipeC)).Done();
     }
 
     /// <summary>Deepest reading at an altitude.</summary>
@@ -122,7 +121,7 @@ public static class CommissionCalculators
             .Step("Δ", "Rise, micron", "p₁₀ − p₀", $"{i.AfterMicron} − {i.StartMicron}", i.AfterMicron - i.StartMicron, QuantityKind.Number,
                 Citations.Trade)
             .Judge(PlainDecay.Level(verdict) is { } level
-                ? Finding.Of(FindingCode.VacuumDecay, level, $"{PlainDecay.Words(verdict, i.StartMicron, i.AfterMicron)}") : null).Done();
+                ? ProofFindings.Decay(level, PlainDecay.Words(verdict, i.StartMicron, i.AfterMicron)) : null).Done();
     }
 
     /// <summary>Nitrogen hold, corrected for temperature.</summary>
@@ -140,10 +139,8 @@ public static class CommissionCalculators
             .Step("U", "Uncertainty", "2·√(r²/6 + 2u² + 2(p₁·u_T/T₁)²)", $"r {i.ResolutionPa} Pa, u_T {i.TemperatureUncertaintyK} K", uncertainty,
                 GaugePressure, Citations.GayLussac)
             .Number("Q", "Leak, Pa·m³/s", leak, QuantityKind.Number).Number("Q_min", "Smallest it could show, Pa·m³/s", visible, QuantityKind.Number)
-            .Judge(verdict
-                == HoldVerdict.Leaking ? Finding.Of(FindingCode.HoldLeaking, Severity.Stop, $"It leaks: soap at pressure, vent, remake, start again.") : null)
-            .Judge(Finding.Of(FindingCode.Nitrogen, Severity.Caution, $"Nitrogen only through a regulator; never oxygen, never compressed air. Vent outdoors."))
-                .Done();
+            .Judge(verdict == HoldVerdict.Leaking ? ProofFindings.HoldLeaks(-change, Phrase.Of($"Soap at pressure, vent, remake, start again.")) : null)
+            .Judge(ProofFindings.Nitrogen).Done();
     }
 
     /// <summary>Wrench setting with a crowfoot.</summary>

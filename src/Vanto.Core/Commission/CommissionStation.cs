@@ -1,11 +1,15 @@
 using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
+using Vanto.Core.Layout;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
+using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
 using Vanto.Core.Start;
 using Vanto.Core.Stations;
+using Vanto.Core.Survey;
 using Vanto.Core.Unit;
+using Vanto.Core.Wiring;
 
 namespace Vanto.Core.Commission;
 
@@ -22,6 +26,14 @@ public sealed record StartUpReadings : DesignPart
     [Field(QuantityKind.Percent, 2, 100, Label = "its humidity", Optional = true)] public double? EnteringRhPct { get; init; }
     [Field(QuantityKind.Temperature, -10, 60, Label = "Air out of the head", Optional = true)] public double? LeavingC { get; init; }
     [Field(QuantityKind.Temperature, -20, 60, Label = "Air outdoors", Optional = true)] public double? OutdoorC { get; init; }
+    [Field(QuantityKind.Voltage, 8, 280, Label = "Volts before it starts", Optional = true)] public double? RestV { get; init; }
+    [Field(QuantityKind.Voltage, 0, 280, Label = "Lowest volts as it starts", Optional = true)] public double? SagV { get; init; }
+    [Field(QuantityKind.Percent, 2, 100, Label = "Humidity out of the head", Optional = true)] public double? LeavingRhPct { get; init; }
+    [Field(QuantityKind.AirFlow, 0.01, 3, Label = "Air flow of the head", Optional = true)] public double? AirM3s { get; init; }
+    [Ask("measured where it blows out")] public bool AirAtOutlet { get; init; }
+    [Field(QuantityKind.Temperature, -10, 60, Label = "Heating: air into the head", Optional = true)] public double? HeatEnteringC { get; init; }
+    [Field(QuantityKind.Temperature, -10, 80, Label = "Heating: air out of the head", Optional = true)] public double? HeatLeavingC { get; init; }
+    [Field(QuantityKind.Temperature, -30, 40, Label = "Heating: air outdoors", Optional = true)] public double? HeatOutdoorC { get; init; }
 }
 
 /// <summary>The readings of one start-up.</summary>
@@ -43,6 +55,19 @@ public enum BandVerdict { NotDone, Pass, Note, Caution, Stop }
 /// <summary>One row of the verdict table.</summary>
 public sealed record VerdictRow(string Id, string Label, Measure? Measured, Measure? Expected, Phrase Band, BandVerdict Verdict, Phrase Words, Working Working);
 
+/// <summary>How a part of the proof stands.</summary>
+public enum ProofState { Open, Passed, Caution, Stop }
+
+/// <summary>A part of what is proved on this job.</summary>
+/// <param name="Leaf">Where it is made.</param>
+/// <param name="Name">What is proved.</param>
+/// <param name="Words">How it stands.</param>
+/// <param name="Next">What to do.</param>
+public sealed record ProofRow(string Leaf, string Name, ProofState State, Phrase Words, Phrase Next);
+
+/// <summary>What a gate of the work on site can take from here.</summary>
+public sealed record GateProof(string Gate, bool Passed, Phrase Words, string Leaf);
+
 /// <summary>Result of the Commission station.</summary>
 public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding> Findings, IReadOnlyList<VerdictRow> Rows, CommissionRecord? Record,
     int Records) : IStationResult
@@ -52,6 +77,24 @@ public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding
 
     /// <summary>Why the circuit is not proved; null where it was opened.</summary>
     public Phrase? NotOpened { get; init; }
+
+    /// <summary>What is proved on this job, in its order.</summary>
+    public IReadOnlyList<ProofRow> Proof { get; init; } = [];
+
+    /// <summary>Nothing where the circuit was not opened, or comes charged.</summary>
+    public TightView? Tight { get; init; }
+
+    public DryView? Dry { get; init; }
+
+    /// <summary>Nothing where the circuit was not opened.</summary>
+    public LeakView? Leaks { get; init; }
+
+    public FaultView? Fault { get; init; }
+    public IReadOnlyList<GateProof> Gates { get; init; } = [];
+    public IReadOnlyList<Figure> Figures { get; init; } = [];
+
+    /// <inheritdoc />
+    public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();
 }
 
 /// <summary>The Commission station, first half: a start-up against its prediction. Bands are common practice; plate and manual win.</summary>
@@ -66,19 +109,40 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     /// <inheritdoc />
     public override IReadOnlyList<StationLeaf> Leaves { get; } =
     [
-        new("readings", "readings", "Does it do what was predicted?"),
+        new("proof", "proof", "What must be proved here, and what is?"),
+        new("tight", "tight", "Does it hold its pressure?"),
+        new("dry", "dry", "Dry, leaking or wet: may the valves be opened?"),
+        new("leaks", "leaks", "Is every joint looked at?"),
+        new("readings", "start-up", "Does it do what was predicted?"),
+        new("fault", "fault", "What is wrong, and what first?"),
     ];
 
     /// <inheritdoc />
-    public override IReadOnlyList<Type> Reads => [typeof(StartAssessment), typeof(UnitAssessment), typeof(LoadAssessment), typeof(UnitDesign),
-        typeof(CommissionRecord)];
+    public override IReadOnlyList<Type> Reads =>
+    [
+        typeof(StartAssessment), typeof(UnitAssessment), typeof(LoadAssessment), typeof(LayoutAssessment), typeof(SurveyDesign), typeof(UnitDesign),
+        typeof(LayoutDesign), typeof(WiringDesign), typeof(PlanDesign), typeof(CommissionDesign), typeof(CommissionRecord), typeof(VacuumRecord),
+        typeof(NitrogenRecord), typeof(LeakRecord), typeof(FaultRecord),
+    ];
 
     /// <inheritdoc />
-    public override IReadOnlyList<RecordKind> Keeps => [CommissionRecord.Kind];
+    public override IReadOnlyList<RecordKind> Keeps => [CommissionRecord.Kind, VacuumRecord.Kind, NitrogenRecord.Kind, LeakRecord.Kind, FaultRecord.Kind];
 
     /// <inheritdoc />
-    public override IEnumerable<SheetBlock> Sheet(StationInputs job) =>
-        [new SheetBlock(SheetPlace.Proof, "Measured against predicted", SheetForm.Rows, [.. job.Result<CommissionAssessment>().Rows.Select(Printed)])];
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job)
+    {
+        var own = job.Result<CommissionAssessment>();
+        if (own.Proof.Count > 1)
+            yield return new SheetBlock(SheetPlace.Proof, "The circuit", SheetForm.Rows, [.. own.Proof.SkipLast(1).Select(p =>
+                new SheetLine(Phrase.Of($"{p.Name}"), p.Words, Phrase.Empty, Calls.Name(p.State), p.State switch
+                {
+                    ProofState.Passed => StationState.Passed,
+                    ProofState.Caution => StationState.Caution,
+                    ProofState.Stop => StationState.Stop,
+                    _ => StationState.Open,
+                }))]);
+        yield return new SheetBlock(SheetPlace.Proof, "Measured against predicted", SheetForm.Rows, [.. own.Rows.Select(Printed)]);
+    }
 
     private static SheetLine Printed(VerdictRow row) => new(
         Phrase.Of($"{row.Label}"),
@@ -94,19 +158,124 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         });
 
     /// <inheritdoc />
-    public override IStationResult Assess(StationInputs job) =>
-        Assess(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(), job.Result<LoadAssessment>(),
-            job.Design<UnitDesign>().Work);
+    public override IStationResult Assess(StationInputs job)
+    {
+        var (unit, work) = (job.Result<UnitAssessment>().Unit, job.Design<UnitDesign>().Work);
+        var opened = Opened(unit, work);
+        var line = job.Design<LayoutDesign>().Line;
+        var charged = opened && line is { Kind: LineKind.PreCharged, SealBroken: false };
+        var design = job.Design<CommissionDesign>();
+        var circuit = Circuit(job, design);
+        var tight = opened && !charged && circuit.Method.Prove == ProveSchool.Nitrogen ? TightProof.Of(job.Records<NitrogenRecord>(), design, circuit)
+            : default;
+        var dry = opened && !charged ? DryProof.Of(job.Records<VacuumRecord>(), design, circuit) : default;
+        var leaks = opened ? LeakChecks.Of(job.Records<LeakRecord>(), circuit) : default;
+        var fault = FaultSearch.Of(job.Records<FaultRecord>(), design.Fault, unit, UnitSheets.Known(job.Design<UnitDesign>(), unit));
+        var start = Asking(Judge(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(),
+            job.Result<LoadAssessment>(), dry.View, circuit.Method.Heats), opened, work, circuit.Method.Heats && unit.HeatingW > 0);
+        List<ProofRow> proof =
+        [
+            .. tight.View is { } t ? [new ProofRow("tight", "Tight", t.State, t.Words, t.Next)] : Array.Empty<ProofRow>(),
+            .. dry.View is { } d ? [new ProofRow("dry", "Dry", d.State, d.Words, d.Next)] : Array.Empty<ProofRow>(),
+            .. leaks.View is { } l ? [new ProofRow("leaks", "Joints", l.State, l.Words, l.Next)] : Array.Empty<ProofRow>(),
+            new ProofRow("readings", "Start-up", start.Verdict.State switch
+            {
+                StationState.Stop => ProofState.Stop,
+                StationState.Caution => ProofState.Caution,
+                StationState.Passed => ProofState.Passed,
+                _ => ProofState.Open,
+            }, start.Verdict.Headline, start.Verdict.Detail),
+        ];
+        List<Finding> findings =
+        [
+            .. tight.Findings ?? [], .. dry.Findings ?? [], .. dry.View is null ? [] : PumpSource.Of(job.Design<SurveyDesign>().Sources, design.Vacuum),
+            .. leaks.Findings ?? [], .. start.Findings, .. fault.Findings,
+        ];
+        if (opened && !charged && tight.View is null)
+            findings.Add(Finding.Of(FindingCode.ProofVacuumOnly, Severity.Caution,
+                $"By vacuum only: one atmosphere shows a leak hundreds of times larger than nitrogen and soap would."));
+        return start with
+        {
+            Verdict = Say(proof, start.Verdict),
+            Findings = Finding.Ranked(findings),
+            Proof = proof,
+            Tight = tight.View,
+            Dry = dry.View,
+            Leaks = leaks.View,
+            Fault = fault.View,
+            Figures = [.. tight.Figures ?? [], .. dry.Figures ?? []],
+            Gates =
+            [
+                .. tight.View is { } held ? [new GateProof("pressure-hold", held.State == ProofState.Passed, held.Words, "tight")] : Array.Empty<GateProof>(),
+                .. dry.View is { } stood ? [new GateProof("vacuum-decay", stood.State == ProofState.Passed, stood.Words, "dry")] : Array.Empty<GateProof>(),
+            ],
+            Answers = new Dictionary<string, Phrase>
+            {
+                ["tight"] = tight.View?.Words ?? NotAsked(start, charged, Phrase.Of($"Proved by vacuum only, as Plan's method says.")),
+                ["dry"] = dry.View?.Words ?? NotAsked(start, charged, Phrase.Empty),
+                ["leaks"] = leaks.View?.Words ?? NotAsked(start, false, Phrase.Empty),
+                ["readings"] = start.Verdict.Headline,
+                ["fault"] = fault.View.Words,
+            },
+        };
+    }
+
+    private static Phrase NotAsked(CommissionAssessment start, bool charged, Phrase otherwise) => start.NotOpened
+        ?? (charged ? Phrase.Of($"A charged set, uncut: no nitrogen and no vacuum; soap after it is joined.") : otherwise);
+
+    /// <summary>Where only a start-up is asked it says all; else what stops first, then what is next.</summary>
+    private static Verdict Say(List<ProofRow> proof, Verdict start)
+    {
+        if (proof.Count == 1)
+            return start;
+        var passed = proof.Count(p => p.State == ProofState.Passed);
+        Verdict Of(StationState state, ProofRow row) => new(state, row.Words,
+            Phrase.Of($"{row.Next} {passed:Count} of {proof.Count:Count} parts of the proof stand."));
+        if (proof.FirstOrDefault(p => p.State == ProofState.Stop) is { } stop)
+            return Of(StationState.Stop, stop);
+        if (proof.FirstOrDefault(p => p.State == ProofState.Caution) is { } caution)
+            return Of(StationState.Caution, caution);
+        return proof.FirstOrDefault(p => p.State == ProofState.Open) is { } open ? Of(StationState.Open, open)
+            : new Verdict(StationState.Passed, Phrase.Of($"Proved: all {proof.Count:Count} parts stand."), start.Detail);
+    }
+
+    private const double LitresAKilowatt = 0.3, UsualLineM = 4, ThinM = 6.35e-3, ThickM = 9.52e-3, WallM = 0.8e-3;
+
+    /// <summary>Volume by the pipes' bore (walls of 0.8 mm) and 0.3 L of coil for each kilowatt; this product's estimate.</summary>
+    private static CircuitFacts Circuit(StationInputs job, CommissionDesign design)
+    {
+        var unit = job.Result<UnitAssessment>().Unit;
+        var sheet = UnitSheets.Known(job.Design<UnitDesign>(), unit).Circuit;
+        var heads = unit.JoinedOnSite ? Math.Max(1, job.Design<WiringDesign>().Between.Zones.Count) : 1;
+        double Area(double outsideM) => Math.PI / 4 * Math.Pow(outsideM - 2 * WallM, 2);
+        var length = job.Result<LayoutAssessment>() is { Ways: [{ LengthM: > 0 } way, ..] } ? way.LengthM : UsualLineM;
+        return new CircuitFacts
+        {
+            AmbientPa = design.BarometerPa ?? Atmosphere.Pressure(job.Design<SurveyDesign>().Place.ElevationM),
+            VolumeM3 = design.VolumeM3 ?? heads * length * (Area(sheet.LiquidM ?? ThinM) + Area(sheet.GasM ?? ThickM))
+                + LitresAKilowatt * unit.RatedCapacityW * 1e-6,
+            Refrigerant = sheet.Refrigerant,
+            ProofPa = sheet.ProofPa,
+            Method = job.Design<PlanDesign>().Method,
+            Joints = LeakChecks.Joints(heads),
+            RoomM3 = Math.Max(1, job.Result<LoadAssessment>().Space.VolumeM3),
+        };
+    }
+
+    private static readonly string[] OfHeating =
+        [nameof(StartUpReadings.HeatEnteringC), nameof(StartUpReadings.HeatLeavingC), nameof(StartUpReadings.HeatOutdoorC)];
 
     private static readonly string[] OfTheCircuit = [nameof(StartUpReadings.VacuumStartPa), nameof(StartUpReadings.VacuumEndPa)];
 
     /// <summary>Whether the refrigerant circuit was opened: a split is joined on site, all else comes sealed and stays so.</summary>
     public static bool Opened(AcUnit unit, WorkKind work) => unit.JoinedOnSite && UnitDesign.Fitting(work);
 
-    private static CommissionAssessment Asking(CommissionAssessment found, bool opened, WorkKind work) => found with
+    private static CommissionAssessment Asking(CommissionAssessment found, bool opened, WorkKind work, bool heats) => found with
     {
         Asks = [.. CommissionRecord.Kind.Fields.Select(f => f.Path[1..])
-            .Where(f => opened || !OfTheCircuit.Contains(f, StringComparer.OrdinalIgnoreCase))],
+            .Where(f => opened || !OfTheCircuit.Contains(f, StringComparer.OrdinalIgnoreCase))
+            .Where(f => heats || !OfHeating.Contains(f, StringComparer.OrdinalIgnoreCase))
+            .Where(f => !f.Equals(nameof(StartUpReadings.AirAtOutlet), StringComparison.OrdinalIgnoreCase))],
         NotOpened = opened ? null : work switch
         {
             WorkKind.SoftStarter => Phrase.Of($"Only a soft starter was added: the circuit was not opened, so no vacuum is proved."),
@@ -123,18 +292,16 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         ["amps"] = FindingCode.ProofAmps,
         ["watts"] = FindingCode.ProofWatts,
         ["split"] = FindingCode.ProofSplit,
+        ["sag"] = FindingCode.ProofSag,
+        ["pf"] = FindingCode.ProofFactor,
+        ["capacity"] = FindingCode.ProofCapacity,
+        ["eer"] = FindingCode.ProofEer,
+        ["heating"] = FindingCode.ProofHeating,
     };
 
-    /// <summary>Judges the newest record that is not corrected by another.</summary>
-    public static CommissionAssessment Assess(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load,
-        WorkKind work = WorkKind.Fit)
-    {
-        var opened = Opened(unitResult.Unit, work);
-        return Asking(Judge(records, unitResult, start, load, opened), opened, work);
-    }
-
+    /// <summary>Judges the newest start-up that is not corrected by another.</summary>
     private static CommissionAssessment Judge(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load,
-        bool opened)
+        DryView? dry, bool heats)
     {
         var corrected = records.Select(r => r.Corrects).OfType<Guid>().ToHashSet();
         var record = records.LastOrDefault(r => !corrected.Contains(r.Id)); // in the order written: a clock may be set back
@@ -142,8 +309,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             return new CommissionAssessment(
                 new Verdict(StationState.Open, Phrase.Of($"No start-up is recorded yet."),
                     Phrase.Of($"Start the unit, take the readings and write them down here; each is held against its prediction.")),
-                [], Rows(new StartUpReadings(), unitResult.Unit, start, load, opened), null, records.Count);
-        var rows = Rows(record.Readings, unitResult.Unit, start, load, opened);
+                [], Rows(new StartUpReadings(), unitResult.Unit, start, load, dry, heats), null, records.Count);
+        var rows = Rows(record.Readings, unitResult.Unit, start, load, dry, heats);
         var done = rows.Count(r => r.Verdict != BandVerdict.NotDone);
         var worst = rows.Max(r => r.Verdict);
         var findings = rows.Where(r => r.Verdict is BandVerdict.Caution or BandVerdict.Stop)
@@ -168,13 +335,19 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     }
 
     /// <summary>The rows of the table; the vacuum stands among them where the circuit was opened, or where one was taken all the same.</summary>
-    private static List<VerdictRow> Rows(StartUpReadings r, AcUnit unit, StartAssessment start, LoadAssessment load, bool opened) =>
-        [.. opened || r.VacuumStartPa is not null || r.VacuumEndPa is not null ? [VacuumRow(r)] : Array.Empty<VerdictRow>(), StartRow(r, start), VoltsRow(r,
-            unit), .. PowerRows(r, unit, load), SplitRow(r, unit, load)];
+    private static List<VerdictRow> Rows(StartUpReadings r, AcUnit unit, StartAssessment start, LoadAssessment load, DryView? dry, bool heats) =>
+    [
+        .. dry is not null || r.VacuumStartPa is not null || r.VacuumEndPa is not null ? [VacuumRow(r, dry)] : Array.Empty<VerdictRow>(), StartRow(r, start),
+        VoltsRow(r, unit), .. PowerRows(r, unit, load), SplitRow(r, unit, load), .. StartUpRows.Of(r, unit, load, heats),
+    ];
 
-    private static VerdictRow VacuumRow(StartUpReadings r)
+    private static VerdictRow VacuumRow(StartUpReadings r, DryView? dry)
     {
         var band = Phrase.Of($"≤ 500 micron at first, ≤ 1000 after 10 min");
+        if (dry is { State: not ProofState.Open, NowPa: { } stands })
+            return new VerdictRow("vacuum", "Vacuum hold", new Measure(stands, QuantityKind.Vacuum), new Measure(dry.PassPa, QuantityKind.Vacuum), band,
+                dry.State switch { ProofState.Passed => BandVerdict.Pass, ProofState.Caution => BandVerdict.Caution, _ => BandVerdict.Stop }, dry.Words,
+                Working.Start().Given("p", "by the curve of the hold", stands, "Pa", Citations.DecayShapes).Done());
         if (r.VacuumStartPa is not { } first || r.VacuumEndPa is not { } after)
             return new VerdictRow("vacuum", "Vacuum hold", null, null, band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);
         var (startMicron, afterMicron) = (first / QuantityTable.PascalsPerMicron, after / QuantityTable.PascalsPerMicron);

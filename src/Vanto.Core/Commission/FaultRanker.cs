@@ -16,7 +16,8 @@ public sealed record FaultValue(string Id, string Words, double Share);
 /// <param name="Why">What it tells.</param>
 /// <param name="Minutes">It takes.</param>
 /// <param name="Heats">Only where the unit heats too.</param>
-public sealed record FaultObservation(string Id, string Asks, string Why, double Minutes, FaultTester Who, IReadOnlyList<FaultValue> Values, bool Heats = false);
+public sealed record FaultObservation(string Id, string Asks, string Why, double Minutes, FaultTester Who, IReadOnlyList<FaultValue> Values,
+    bool Heats = false);
 
 /// <summary>A cause.</summary>
 /// <param name="Fresh">Weight at a new fitting.</param>
@@ -106,7 +107,8 @@ public static class FaultRanker
         var sum = chances.Sum();
         for (var i = 0; i < chances.Length; i++)
             chances[i] /= sum;
-        var open = book.Observations.Where(o => (heats || !o.Heats) && !answers.ContainsKey(o.Id) && (o.Who == FaultTester.Any || present?.Contains(o.Who) != false));
+        var open = book.Observations.Where(o => (heats || !o.Heats) && !answers.ContainsKey(o.Id)
+            && (o.Who == FaultTester.Any || present?.Contains(o.Who) != false));
         var entropy = Entropy(chances);
         var tests = open.Select(o => new NextTest(o, Gain(causes, chances, o, entropy))).OrderByDescending(t => t.Worth).ToList();
         var ranked = causes.Select((c, i) => new RankedCause(c, chances[i])).OrderByDescending(r => r.Chance).ToList();

@@ -97,6 +97,17 @@ public static class Citations
     public static readonly Citation VerdictBands = new(nameof(VerdictBands), CitationKind.CommonPractice, "Verdict bands of a start-up; plate and manual win");
     public static readonly Citation Refrigerants = new(nameof(Refrigerants), CitationKind.FromMemory, "Ancillary equations published with the reference "
         + "equations of state (Lemmon 2003; Tillner-Roth and Yokozeki 1997; Tillner-Roth and Baehr 1994; Lemmon, McLinden and Wagner 2009)");
+    public static readonly Citation GasFlow = new(nameof(GasFlow), CitationKind.FromMemory,
+        "Dushman, Scientific Foundations of Vacuum Technique; Roth, Vacuum Technology: tube in laminar and molecular flow, 10 to 20 % off between");
+    public static readonly Citation EvacuationModel = new(nameof(EvacuationModel), CitationKind.Definition,
+        "Air, vapour, free and bound water of one volume behind a hose, followed in time; this product's model");
+    public static readonly Citation LeakScaling = new(nameof(LeakScaling), CitationKind.FromMemory,
+        "Leaks between gases by molecular mass or by viscosity and squared pressures, textbook vacuum practice; viscosities ±10 %");
+    public static readonly Citation GasEnergy = new(nameof(GasEnergy), CitationKind.Published, "Isothermal exergy of an ideal gas");
+    public static readonly Citation FaultBook = new(nameof(FaultBook), CitationKind.CommonPractice,
+        "Causes and what they look like; judgement of the trade, no published source");
+    public static readonly Citation DecayShapes = new(nameof(DecayShapes), CitationKind.Definition,
+        "Shapes fitted by weighted least squares and compared by the Bayesian information criterion (Schwarz 1978); the rules are this product's");
     public static readonly Citation GayLussac = new(nameof(GayLussac), CitationKind.Published, "Gay-Lussac's law");
     public static readonly Citation Geometry = new(nameof(Geometry), CitationKind.Published, "Plane geometry");
     public static readonly Citation Arithmetic = new(nameof(Arithmetic), CitationKind.CommonPractice, "Arithmetic on the readings given");

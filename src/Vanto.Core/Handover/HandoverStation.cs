@@ -57,7 +57,7 @@ public sealed class HandoverStation : Station<HandoverAssessment>
                 $"{(stops == 1 ? "One stop is" : $"{stops} stops are")} open in earlier stations; the sheet prints as a draft."));
         if (missing > 0)
             findings.Add(Finding.Of(FindingCode.HandoverUnproved, Severity.Caution,
-                $"{missing} of {proof.Count} start-up readings are not taken; the sheet prints as a draft."));
+                $"{missing} of {proof.Count} proofs and start-up readings are not taken; the sheet prints as a draft."));
         var verdict = new Verdict(stops > 0 ? StationState.Stop : draft ? StationState.Open : StationState.Passed,
             draft ? Phrase.Of($"The sheet is a draft.") : Phrase.Of($"The sheet is ready to hand over."),
             stops > 0 ? Phrase.Of($"Clear the open stops first.")

@@ -1,4 +1,5 @@
 using System.Reflection;
+using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Handover;
@@ -34,6 +35,7 @@ public sealed record JobDesign : DesignPart
     public MountDesign Mount { get; init; } = new();
     public WiringDesign Wiring { get; init; } = new();
     public PlanDesign Plan { get; init; } = new();
+    public CommissionDesign Commission { get; init; } = new();
     public HandoverDesign Handover { get; init; } = new();
     [Ask("Options kept for comparison", Most = 24)] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
     [Ask("Compared with", Help = "the option pinned as the baseline; empty takes the design as it stands")] public string Baseline { get; init; } = "";
@@ -58,6 +60,7 @@ public sealed record JobDesign : DesignPart
             Mount = edit.Apply(whole.Mount),
             Wiring = edit.Apply(whole.Wiring),
             Plan = edit.Apply(whole.Plan),
+            Commission = edit.Apply(whole.Commission),
             Handover = edit.Apply(whole.Handover),
         };
     }

@@ -149,6 +149,8 @@ public static class DemoRigs
         foreach (var (by, readings) in Records(design.Name))
             await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id),
                 new CommissionRecord(Guid.CreateVersion7(), now, by, readings, null)));
+        foreach (var record in DemoProof.Of(design.Name, now))
+            await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id), record));
         var order = await log.NextOrder(stored.Id);
         if (design.Name == HalfDone)
             await log.Add([.. DemoSite.Events(design, HalfDoneSteps).Select((r, i) => TypedRecord.Row(StationRegistry.Standard, stored.Id, order + i, r))]);

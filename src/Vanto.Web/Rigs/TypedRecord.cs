@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Vanto.Core.Calculators;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Stations;
@@ -30,7 +31,7 @@ public static class TypedRecord
             else
                 try
                 {
-                    node[name] = TypedFields.Parse(field, name, text, typed.Units, typed.DecimalComma);
+                    node[name] = field.Quantity is null ? Worded(field, name, text) : TypedFields.Parse(field, name, text, typed.Units, typed.DecimalComma);
                 }
                 catch (InputException e)
                 {
@@ -41,6 +42,16 @@ public static class TypedRecord
             throw new InputException(errors);
         return node.All(n => n.Value is null) ? throw new InputException("values", "", $"Write down at least one {kind.ValueName}.") : kind.Read(head, node);
     }
+
+    /// <summary>A choice, a switch or a text as it is kept.</summary>
+    private static JsonNode Worded(FieldInfo field, string name, string text) => field.Input switch
+    {
+        "switch" => bool.TryParse(text, out var on) ? JsonValue.Create(on) : throw new InputException(name, text, $"{field.Label}: true or false; got {text}"),
+        "choice" when field.Choices.Count > 0 && field.Choices.All(c => c.Value != text) =>
+            throw new InputException(name, text, $"{field.Label}: one of {string.Join(", ", field.Choices.Select(c => c.Value))}; got {text}"),
+        _ when field.Most is { } most && text.Length > most => throw new InputException(name, text, $"{field.Label}: at most {most} characters"),
+        _ => JsonValue.Create(text),
+    };
 
     /// <summary>A record as it lies in the store.</summary>
     /// <exception cref="RigUnreadableException">It is damaged, or of a kind that this Vanto does not know.</exception>

@@ -28,10 +28,11 @@ public class LayerTests
         typeof(Vanto.Core.Job.Assessor).Assembly.GetReferencedAssemblies().Select(a => a.Name!).ShouldBeSubsetOf(allowed);
     }
 
-    /// <summary>The library of steps is read from the assembly itself.</summary>
+    /// <summary>The library of steps and the book of faults are read from the assembly itself.</summary>
     [Fact]
     public void The_core_reads_no_file_clock_console_or_chance() =>
-        Types().That().ResideInAssembly(typeof(Vanto.Core.Job.Assessor).Assembly).And().AreNot(typeof(Vanto.Core.Plan.TaskLibrary)).Should()
+        Types().That().ResideInAssembly(typeof(Vanto.Core.Job.Assessor).Assembly).And().AreNot(typeof(Vanto.Core.Plan.TaskLibrary))
+            .And().AreNot(typeof(Vanto.Core.Commission.FaultBook)).Should()
             .NotDependOnAnyTypesThat()
                 .HaveFullNameMatching(@"^System\.(IO\.(File|Directory|Stream)|Console|Net\.|Random|Environment|TimeProvider|Diagnostics\.Stopwatch)")
             .Check(Core);

@@ -84,7 +84,8 @@ public class FaultRankerTests
         }
         FaultRanker.Rank(new Dictionary<string, string> { ["heating"] = "coldAir", ["cooling"] = "none" }, true, heats: true).Causes[0].Cause.Id
             .ShouldBe("ReversingValve");
-        FaultRanker.Rank(new Dictionary<string, string>(), false, present: new HashSet<FaultTester>()).Tests.ShouldAllBe(t => t.Observation.Who == FaultTester.Any);
+        FaultRanker.Rank(new Dictionary<string, string>(), false, present: new HashSet<FaultTester>()).Tests
+            .ShouldAllBe(t => t.Observation.Who == FaultTester.Any);
     }
 
     [Fact]

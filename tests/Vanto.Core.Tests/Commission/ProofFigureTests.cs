@@ -111,4 +111,33 @@ public class ProofFigureTests
     [InlineData(0.5, 8, 0.196807)]
     [InlineData(1.4, 12, 0.186430)]
     public void Air_to_breathe(double gas, double room, double share) => NitrogenPlan.OxygenAfter(gas, room).ShouldBe(share, 1e-5);
+
+    [Theory] // power factor and start by common practice
+    [InlineData(250, 0.65, 5, 0.75, 0.90, 25, 384.615, 1923.08, 227.083)]
+    [InlineData(400, 0.70, 6, 1, 0.88, 30, 571.429, 3428.57, 484.545)]
+    [InlineData(180, 0.60, 4, 0.5, 0.92, 20, 300, 1200, 107.826)]
+    public void What_a_pump_asks(double watts, double pf, double times, double hours, double efficiency, double idle, double va, double start, double wh)
+    {
+        var load = PumpLoad.Of(watts, pf, times);
+        load.Va.ShouldBe(va, 1e-2);
+        load.StartVa.ShouldBe(start, 1e-2);
+        PumpLoad.EnergyWh(watts, hours, efficiency, idle).ShouldBe(wh, 1e-2);
+    }
+
+    /// <summary>The quick reckoning of drying agrees with the circuit followed step by step.</summary>
+    [Theory]
+    [InlineData(6e-5)]
+    [InlineData(1e-4)]
+    public void Drying_is_reckoned_as_the_circuit_dries(double boundKg)
+    {
+        var setup = new EvacuationSetup { BoundKg = boundKg };
+        var seconds = EvacuationRig.SecondsToDry(setup, 1000 * QuantityTable.PascalsPerMicron)!.Value;
+        var rig = new EvacuationRig(setup);
+        while (rig.Seconds < seconds)
+            rig.Step(pumping: true);
+        while (rig.Seconds < seconds + 7200)
+            rig.Step(pumping: false);
+        // Levelled out, less what the walls give off meanwhile.
+        (rig.Pa / QuantityTable.PascalsPerMicron).ShouldBeInRange(700, 1300);
+    }
 }

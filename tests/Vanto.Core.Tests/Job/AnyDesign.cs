@@ -31,6 +31,7 @@ public static partial class AnyDesign
         ["glazings"] = [.. SurveyCatalogue.Glazings.Select(g => g.Id)],
         ["covers"] = [.. SurveyCatalogue.Covers.Select(c => c.Id)],
         ["steps"] = ["", .. TaskLibrary.Standard.Tasks.Select(t => t.Id)],
+        ["tools"] = [.. TaskLibrary.Standard.Tools.Select(t => t.Id)],
         ["bought"] = [.. TaskLibrary.Standard.Materials.Select(m => m.Id)],
         ["units"] = [.. UnitCatalogue.All.Select(u => u.Id)],
     };

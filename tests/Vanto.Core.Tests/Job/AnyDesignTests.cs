@@ -7,7 +7,9 @@ using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Core.Physics;
 using Vanto.Core.Start;
+using Vanto.Core.Stations;
 
 namespace Vanto.Core.Tests.Job;
 
@@ -42,6 +44,39 @@ public class AnyDesignTests
                 assessment.Faults.ShouldAllBe(f => f.Id == "");
             },
             iter: 150);
+
+    /// <summary>Whatever is written down at the gauges, in any order, is judged.</summary>
+    [Fact]
+    public void Any_readings_at_the_gauges_are_judged() =>
+        Gen.Select(AnyDesign.Changes(0, 12), Gen.Double[0, 1].Array[GaugeRows * 6]).Each(
+            (changes, where) =>
+            {
+                var records = new List<StationRecord>();
+                for (var i = 0; i < GaugeRows; i++)
+                {
+                    var w = where.AsSpan(6 * i, 6).ToArray();
+                    var at = DateTimeOffset.UnixEpoch.AddMinutes(40 * w[0]);
+                    records.Add(w[1] < 0.6
+                        ? new VacuumRecord(Guid.NewGuid(), at, "Wren", new VacuumValues
+                        {
+                            Value = w[2] < 0.7 ? 3000 * w[3] : 400 * w[3] - 200,
+                            Unit = (VacuumUnit)(int)(8.99 * (w[2] < 0.7 ? 0.6 : w[4])),
+                            ShutOff = w[5] < 0.1,
+                            Minute = w[4] < 0.3 ? 30 * w[0] : null,
+                        }, i > 0 && w[5] > 0.95 ? records[i - 1].Id : null)
+                        : new NitrogenRecord(Guid.NewGuid(), at, "Wren", new NitrogenValues
+                        {
+                            GaugePa = 6.2e6 * w[2],
+                            PipeC = w[3] < 0.1 ? null : 110 * w[3] - 40,
+                            Begins = w[5] < 0.2,
+                            BarometerPa = w[4] < 0.3 ? 50000 + 60000 * w[0] : null,
+                        }, null));
+                }
+                Assessor.Assess(AnyDesign.Of(changes), records).Faults.ShouldAllBe(f => f.Id == "");
+            },
+            iter: 200);
+
+    private const int GaugeRows = 24;
 
     private static readonly IReadOnlyList<FieldInfo> RecordFields = FieldCatalogue.Of(typeof(StartUpReadings), new StartUpReadings(), JobFile.Json);
 

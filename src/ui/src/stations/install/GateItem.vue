@@ -3,11 +3,17 @@ import { computed, ref } from 'vue';
 import type { GateRow, InstallValues } from '../../api/generated/schema';
 import { useMe } from '../../crew/me';
 import { useHold } from '../../parts/hold';
+import { say } from '../../parts/show';
+import { pathOf } from '../../run/place';
+import { useRig } from '../../stores/rig';
 
 /** One thing that must hold: a tick, a reading, a picture, a verdict; or the reason why it cannot be met here. */
 const props = defineProps<{ gate: GateRow; leastReason: number }>();
 const emit = defineEmits<{ write: [event: Partial<InstallValues>]; photo: [event: Event] }>();
 const g = computed(() => props.gate);
+const rig = useRig();
+/** What Commission says of it from its readings. */
+const proved = computed(() => rig.assessment?.commission?.gates.find((p) => p.gate === g.value.key) ?? null);
 /** Not everybody may pass a gate over. */
 const me = useMe();
 const typed = ref('');
@@ -101,7 +107,9 @@ const { pressing, on: held } = useHold(pass);
         {{ g.words }}
         <span class="typed">
           <b v-if="g.said">{{ g.said }}</b>
-          <button type="button" class="plain" @click="result('pass')">it passed</button>
+          <RouterLink v-if="proved" :to="pathOf(rig.id, 'commission', proved.leaf)" data-proved>{{ say(proved.words) }}</RouterLink>
+          <button v-if="proved?.passed" type="button" class="plain" data-take-proof @click="result('pass')">take it: passed</button>
+          <button v-else type="button" class="plain" @click="result('pass')">it passed</button>
           <button type="button" class="plain" @click="result('fail')">it did not</button>
         </span>
       </p>

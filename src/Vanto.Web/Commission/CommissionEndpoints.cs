@@ -1,0 +1,32 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Documents;
+using Vanto.Web.Rigs;
+
+namespace Vanto.Web.Commission;
+
+/// <summary>Papers of the proof.</summary>
+public static class CommissionEndpoints
+{
+    /// <summary>Maps them under <c>/api/rigs/{id}/commission</c>.</summary>
+    public static void MapCommission(this RouteGroupBuilder api)
+    {
+        api.MapGet("/rigs/{id:guid}/commission/proof.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, "proof", (view, today) =>
+            ProofPdf.Certificate(view.Design.Name, view.Assessment.Commission!, view.Records, view.Design.Units, today), clock)).WithTags("commission");
+        api.MapGet("/rigs/{id:guid}/commission/ask.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, "what-is-wrong",
+            (view, today) =>
+            ProofPdf.Ask(view.Design.Name, view.Assessment.Unit!.Unit, view.Assessment.Commission!, view.Design.Commission.Fault.Code, view.Design.Units,
+                today),
+            clock)).WithTags("commission");
+    }
+
+    private static async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> Paper(Guid id, RigDesk desk, string name,
+        Func<RigView, DateOnly, byte[]> draw, TimeProvider clock)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        return view.Assessment is not { Commission: not null, Unit: not null }
+            ? TypedResults.Problem("An earlier station has a stop that keeps the proof from being worked out.", statusCode: 409, title: "No proof yet.")
+            : TypedResults.File(draw(view, DateOnly.FromDateTime(clock.GetLocalNow().DateTime)), "application/pdf",
+                $"{FileNames.Safe(view.Design.Name)}-{name}.pdf");
+    }
+}

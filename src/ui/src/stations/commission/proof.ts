@@ -1,0 +1,51 @@
+import { useLocalStorage } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { ask, Refused } from '../../api/client';
+import type { Finding, ProofState, RigView, StationState, Verdict } from '../../api/generated/schema';
+import { decimalComma, settings } from '../../parts/settings';
+import { useLeaf } from '../../run/place';
+import { useRig } from '../../stores/rig';
+
+/** How a part of the proof stands, as a station's state. */
+export const stateOf = (state: ProofState): StationState => (state === 'open' ? 'open' : state);
+
+/** Writes readings down as records, under the name that this device knows; says what was refused, field by field. */
+export function useWriting() {
+  const rig = useRig();
+  const by = useLocalStorage('vanto.by', '');
+  const errors = ref<Record<string, string>>({});
+  const refused = ref('');
+  const busy = ref(false);
+
+  async function write(kind: string, values: Record<string, string>, corrects: string | null = null): Promise<boolean> {
+    [errors.value, refused.value] = [{}, ''];
+    if (!by.value.trim()) {
+      refused.value = 'Who reads it? Write your name first.';
+      return false;
+    }
+    busy.value = true;
+    try {
+      const wanted = { kind, by: by.value, units: settings.units, decimalComma, values, corrects };
+      rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/records`, wanted));
+      return true;
+    } catch (error) {
+      if (error instanceof Refused) errors.value = Object.fromEntries(error.errors.map((e) => [e.field, e.reason]));
+      refused.value = error instanceof Refused ? error.message : 'The server does not answer; nothing was lost, press again.';
+      return false;
+    } finally {
+      busy.value = false;
+    }
+  }
+  return { by, errors, refused, busy, write };
+}
+
+/** A leaf whose answer is what stands and what comes next. */
+export function useSaid(of: () => { state: ProofState; words: Verdict['headline']; next: Verdict['detail'] } | null | undefined) {
+  const leaf = useLeaf();
+  const findings = computed<Finding[]>(() => leaf.value?.findings ?? []);
+  const verdict = computed<Verdict | undefined>(() => {
+    const view = of();
+    return view ? { state: stateOf(view.state), headline: view.words, detail: view.next } : undefined;
+  });
+  return { verdict, findings };
+}
