@@ -176,8 +176,8 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
       <label v-else class="who"
         >Who is it?
         <input ref="pulled" v-model="log.by.value" data-by autocomplete="name" placeholder="your name" />
-        <span><input v-model="log.whole.value" type="checkbox" data-whole /> keep whole pictures too</span>
       </label>
+      <label v-if="asking" class="whole"><input v-model="log.whole.value" type="checkbox" data-whole /> keep whole pictures too</label>
       <div v-if="running.length" class="waits" data-waits>
         <p v-for="w in running" :key="w.step" :class="{ over: leftMin(w.fromMs, w.likelyMin) <= 0 }">
           <b>{{ leftMin(w.fromMs, w.likelyMin) > 0 ? `${spanOf(Math.ceil(leftMin(w.fromMs, w.likelyMin)))} left` : 'over: read it' }}</b>
@@ -317,6 +317,16 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
   border-radius: 4px;
   min-width: 0;
   width: 100%;
+}
+.whole {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+}
+.whole input {
+  width: 22px;
+  height: 22px;
 }
 .next {
   margin: 10px 0;
