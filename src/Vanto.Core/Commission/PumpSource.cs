@@ -21,7 +21,7 @@ public readonly record struct PumpLoad(double Va, double StartVa)
 /// <summary>Whether the inverter on board carries the pump.</summary>
 internal static class PumpSource
 {
-    private const double Easy = 0.8, EasyStart = 0.9, SurgeTimes = 2;
+    private const double Calm = 0.8, CalmSurge = 0.9, SurgeTimes = 2;
 
     public static IEnumerable<Finding> Of(SourcesDesign sources, VacuumKit kit)
     {
@@ -29,7 +29,7 @@ internal static class PumpSource
             yield break;
         var (load, rated) = (PumpLoad.Of(kit.PumpW), Math.Min(sources.Inverter.RatedW, sources.Inverter.LabelVa ?? double.MaxValue));
         var surge = SurgeTimes * rated;
-        Severity? level = load.Va > rated || load.StartVa > surge ? Severity.Stop : load.Va > Easy * rated || load.StartVa > EasyStart * surge
+        Severity? level = load.Va > rated || load.StartVa > surge ? Severity.Stop : load.Va > Calm * rated || load.StartVa > CalmSurge * surge
             ? Severity.Caution : null;
         if (level is { } l)
             yield return Finding.Of(FindingCode.PumpSource, l,
