@@ -41,10 +41,10 @@ const steps: SheetColumn<NitrogenStep>[] = [
   { key: 'why', label: 'why', text: (s) => s.why, wide: true },
 ];
 const rows: SheetColumn<HoldRow>[] = [
-  { key: 'minute', label: 'minute', number: true, text: (r) => String(Math.round(r.minute * 10) / 10), width: 80 },
-  { key: 'gauge', label: 'gauge', number: true, text: (r) => shown(r.gaugePa, 'gaugePressure'), width: 110 },
-  { key: 'pipe', label: 'pipe', number: true, text: (r) => (r.pipeC === null ? '–' : shown(r.pipeC, 'temperature')), width: 90 },
-  { key: 'by', label: 'by', text: (r) => r.by, wide: true },
+  { key: 'minute', label: 'minute', number: true, text: (r) => String(Math.round(r.minute * 10) / 10), width: 60 },
+  { key: 'gauge', label: 'gauge', number: true, text: (r) => shown(r.gaugePa, 'gaugePressure'), width: 88 },
+  { key: 'pipe', label: 'pipe', number: true, text: (r) => (r.pipeC === null ? '–' : shown(r.pipeC, 'temperature')), width: 70 },
+  { key: 'by', label: 'by', text: (r) => r.by },
 ];
 </script>
 
