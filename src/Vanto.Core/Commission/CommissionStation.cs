@@ -89,6 +89,7 @@ public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding
     /// <summary>Nothing where the circuit was not opened.</summary>
     public LeakView? Leaks { get; init; }
 
+    public CoolingView? Cooling { get; init; }
     public FaultView? Fault { get; init; }
     public IReadOnlyList<GateProof> Gates { get; init; } = [];
     public IReadOnlyList<Figure> Figures { get; init; } = [];
@@ -114,6 +115,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         new("dry", "dry", "Dry, leaking or wet: may the valves be opened?"),
         new("leaks", "leaks", "Is every joint looked at?"),
         new("readings", "start-up", "Does it do what was predicted?"),
+        new("cooling", "cooling down", "Does it cool as fast as predicted?"),
         new("fault", "fault", "What is wrong, and what first?"),
     ];
 
@@ -122,11 +124,12 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     [
         typeof(StartAssessment), typeof(UnitAssessment), typeof(LoadAssessment), typeof(LayoutAssessment), typeof(SurveyDesign), typeof(UnitDesign),
         typeof(LayoutDesign), typeof(WiringDesign), typeof(PlanDesign), typeof(CommissionDesign), typeof(CommissionRecord), typeof(VacuumRecord),
-        typeof(NitrogenRecord), typeof(LeakRecord), typeof(FaultRecord),
+        typeof(NitrogenRecord), typeof(LeakRecord), typeof(CoolingRecord), typeof(FaultRecord),
     ];
 
     /// <inheritdoc />
-    public override IReadOnlyList<RecordKind> Keeps => [CommissionRecord.Kind, VacuumRecord.Kind, NitrogenRecord.Kind, LeakRecord.Kind, FaultRecord.Kind];
+    public override IReadOnlyList<RecordKind> Keeps =>
+        [CommissionRecord.Kind, VacuumRecord.Kind, NitrogenRecord.Kind, LeakRecord.Kind, CoolingRecord.Kind, FaultRecord.Kind];
 
     /// <inheritdoc />
     public override IEnumerable<SheetBlock> Sheet(StationInputs job)
@@ -173,6 +176,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var fault = FaultSearch.Of(job.Records<FaultRecord>(), design.Fault, unit, UnitSheets.Known(job.Design<UnitDesign>(), unit));
         var start = Asking(Judge(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(),
             job.Result<LoadAssessment>(), dry.View, circuit.Method.Heats), opened, work, circuit.Method.Heats && unit.HeatingW > 0);
+        var cooling = CoolingProof.Of(job.Records<CoolingRecord>(), job.Result<UnitAssessment>().PullDown, job.Result<LoadAssessment>().Space.SetpointC);
         List<ProofRow> proof =
         [
             .. tight.View is { } t ? [new ProofRow("tight", "Tight", t.State, t.Words, t.Next)] : Array.Empty<ProofRow>(),
@@ -189,7 +193,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         List<Finding> findings =
         [
             .. tight.Findings ?? [], .. dry.Findings ?? [], .. dry.View is null ? [] : PumpSource.Of(job.Design<SurveyDesign>().Sources, design.Vacuum),
-            .. leaks.Findings ?? [], .. start.Findings, .. fault.Findings,
+            .. leaks.Findings ?? [], .. start.Findings, .. cooling.Findings,
+            .. fault.Findings,
         ];
         if (opened && !charged && tight.View is null)
             findings.Add(Finding.Of(FindingCode.ProofVacuumOnly, Severity.Caution,
@@ -202,6 +207,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             Tight = tight.View,
             Dry = dry.View,
             Leaks = leaks.View,
+            Cooling = cooling.View,
             Fault = fault.View,
             Figures = [.. tight.Figures ?? [], .. dry.Figures ?? []],
             Gates =
@@ -215,6 +221,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
                 ["dry"] = dry.View?.Words ?? NotAsked(start, charged, Phrase.Empty),
                 ["leaks"] = leaks.View?.Words ?? NotAsked(start, false, Phrase.Empty),
                 ["readings"] = start.Verdict.Headline,
+                ["cooling"] = cooling.View.Words,
                 ["fault"] = fault.View.Words,
             },
         };

@@ -79,7 +79,6 @@ public static class VacuumDecay
     private const double LeastConfidence = 0.80;
     private const double SaturatedSlack = 1.15;
     private const int RefineSteps = 30;
-    private static readonly double Golden = (Math.Sqrt(5) - 1) / 2;
 
     /// <summary>Judges readings in any order.</summary>
     /// <param name="readings">Good ones only.</param>
@@ -186,9 +185,6 @@ public static class VacuumDecay
         /// <summary>The best time constant: a grid in its logarithm, then golden section between its neighbours; only rises that level count.</summary>
         private ((double A, double B, double C) Abc, double Tau)? Searched(double from, double to, int count, bool slope)
         {
-            var grid = new double[count];
-            for (var i = 0; i < count; i++)
-                grid[i] = Math.Log(from) + (Math.Log(to) - Math.Log(from)) * i / (count - 1);
             ((double A, double B, double C) Abc, double Tau, double Chi)? best = null;
             double Try(double lnTau)
             {
@@ -201,27 +197,7 @@ public static class VacuumDecay
                 return chi;
             }
 
-            var (at, least) = (-1, double.PositiveInfinity);
-            for (var i = 0; i < count; i++)
-                if (Try(grid[i]) is var chi && chi < least)
-                    (at, least) = (i, chi);
-            if (at < 0)
-                return null;
-            var (low, high) = (grid[Math.Max(0, at - 1)], grid[Math.Min(count - 1, at + 1)]);
-            var (x1, x2) = (high - Golden * (high - low), low + Golden * (high - low));
-            var (f1, f2) = (Try(x1), Try(x2));
-            for (var i = 0; i < RefineSteps; i++)
-                if (f1 < f2)
-                {
-                    (high, x2, f2) = (x2, x1, f1);
-                    f1 = Try(x1 = high - Golden * (high - low));
-                }
-                else
-                {
-                    (low, x1, f1) = (x1, x2, f2);
-                    f2 = Try(x2 = low + Golden * (high - low));
-                }
-            return (best!.Value.Abc, best.Value.Tau);
+            return GoldenSearch.Least(Try, Math.Log(from), Math.Log(to), count, RefineSteps) is null ? null : (best!.Value.Abc, best.Value.Tau);
         }
 
         private ((double A, double B, double C) Abc, double Chi) Solve(double tau, bool slope)

@@ -429,6 +429,7 @@ public enum FindingCode
     [Judged("commission", "proof.eer", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofEer,
     [Judged("commission", "proof.heating", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofHeating,
     [Judged("commission", "proof.power-factor", Severity.Caution, Leaf = "readings")] ProofFactor,
+    [Judged("commission", "proof.pull-down", Severity.Caution, Severity.Stop, Leaf = "cooling")] ProofPullDown,
     [Judged("commission", "proof.sag", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofSag,
     [Judged("commission", "proof.split", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofSplit,
     [Judged("commission", "proof.start", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofStart,
