@@ -27,7 +27,7 @@ async function record(begins: boolean): Promise<void> {
     [cabin.value, minute.value] = ['', ''];
 }
 const points = (spots: CoolingSpot[]) => spots.map((s) => [s.minute, toShown(s.c, 'temperature')]);
-const minutes = (m: number | null | undefined) => (m === null || m === undefined ? 'never' : `${Math.round(m)} min`);
+const minutes = (m: number | null | undefined, none: string) => (m === null || m === undefined ? none : `${Math.round(m)} min`);
 const picture = computed<EChartsCoreOption>(() => {
   const i = inks.value;
   const c = cooling.value!;
@@ -104,11 +104,11 @@ const picture = computed<EChartsCoreOption>(() => {
         </div>
         <div v-if="begun">
           <dt>reached after</dt>
-          <dd>{{ minutes(cooling.reachedMin) }}</dd>
+          <dd>{{ minutes(cooling.reachedMin, 'not yet') }}</dd>
         </div>
         <div v-if="begun">
           <dt>predicted</dt>
-          <dd>{{ minutes(cooling.predictedMin) }}</dd>
+          <dd>{{ minutes(cooling.predictedMin, 'not in 4 h') }}</dd>
         </div>
       </dl>
     </template>
