@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 using Vanto.Core.Unit;
@@ -64,7 +65,7 @@ public static class FaultSearch
             present.Add(FaultTester.Electrician);
         if (design.Handler)
             present.Add(FaultTester.Certified);
-        var ranking = FaultRanker.Rank(answers.ToDictionary(a => a.Key, a => a.Value.Value), design.InService, unit.HeatingW > 0, present);
+        var ranking = Ranked(answers.ToDictionary(a => a.Key, a => a.Value.Value), design.InService, unit.HeatingW > 0, present);
         var top = ranking.Causes[0];
         if (answers.GetValueOrDefault("smell").Value == "burnt" || answers.GetValueOrDefault("terminals").Value == "hot")
             findings.Add(Finding.Of(FindingCode.FaultBurns, Severity.Stop,
@@ -92,6 +93,18 @@ public static class FaultSearch
             Source = book.Source,
         }, findings);
     }
+
+    /// <summary>Most jobs have no answers: what was ranked once is not ranked again with every change of a design.</summary>
+    private static FaultRanking Ranked(Dictionary<string, string> answers, bool inService, bool heats, HashSet<FaultTester> present)
+    {
+        var key = $"{inService} {heats} {string.Join(',', present.Order())} {string.Join(',', answers.OrderBy(a => a.Key).Select(a => $"{a.Key}={a.Value}"))}";
+        if (Known.Count > MostKnown)
+            Known.Clear();
+        return Known.GetOrAdd(key, _ => FaultRanker.Rank(answers, inService, heats, present));
+    }
+
+    private static readonly ConcurrentDictionary<string, FaultRanking> Known = new();
+    private const int MostKnown = 100;
 
     private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
 }
