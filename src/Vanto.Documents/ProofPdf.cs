@@ -28,7 +28,7 @@ public static class ProofPdf
     public static byte[] Certificate(string rig, CommissionAssessment proof, IReadOnlyList<StationRecord> records, UnitSystem units, DateOnly date) =>
         Made($"{rig}: proof of the circuit", rig, date, pages =>
         {
-            var whole = proof.Proof.All(p => p.State == ProofState.Passed);
+            var whole = proof.Proof.All(p => p.State == StationState.Passed);
             if (!whole)
                 pages.Mark("NOT PROVED YET", 14, SheetPages.Stop);
             pages.Table("Parts of the proof", Body, [90, 330, 80], ["", "", ""],

@@ -32,7 +32,7 @@ public static class ChargeCheck
 
     /// <summary>Refrigerant left in a circuit as gas, kg (ideal gas).</summary>
     public static double ResidualKg(RefrigerantKind kind, double gaugePa, double kelvin, double volumeM3, double ambientPa) =>
-        (gaugePa + ambientPa) * volumeM3 * Refrigerants.MolarKg(kind) / (8.314462618 * kelvin);
+        (gaugePa + ambientPa) * volumeM3 * Refrigerants.MolarKg(kind) / (Refrigerants.GasConstant * kelvin);
 
     /// <summary>More charge for pipe beyond what the unit comes charged for, kg; a short line is not bled.</summary>
     public static double AddedKg(double lengthM, double freeM, double gramsPerM) => gramsPerM * Math.Max(0, lengthM - freeM) / 1000;

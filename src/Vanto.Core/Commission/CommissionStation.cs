@@ -1,4 +1,3 @@
-using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 using Vanto.Core.Layout;
 using Vanto.Core.Load;
@@ -38,15 +37,12 @@ public sealed record StartUpReadings : DesignPart
 
 /// <summary>The readings of one start-up.</summary>
 /// <param name="Readings">The readings.</param>
-public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, StartUpReadings Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+public sealed record CommissionRecord(Guid Id, DateTimeOffset At, string By, StartUpReadings Readings, Guid? Corrects)
+    : ReadingsRecord<StartUpReadings>(Id, At, By, Readings, Corrects)
 {
     public static readonly RecordKind Kind =
         new RecordKind<CommissionRecord, StartUpReadings>("start-up", "reading of a start-up",
             (h, readings) => new CommissionRecord(h.Id, h.At, h.By, readings, h.Corrects));
-
-    /// <inheritdoc />
-    [JsonIgnore]
-    public override DesignPart Values => Readings;
 }
 
 /// <summary>Where a reading stands against its prediction.</summary>
@@ -55,15 +51,12 @@ public enum BandVerdict { NotDone, Pass, Note, Caution, Stop }
 /// <summary>One row of the verdict table.</summary>
 public sealed record VerdictRow(string Id, string Label, Measure? Measured, Measure? Expected, Phrase Band, BandVerdict Verdict, Phrase Words, Working Working);
 
-/// <summary>How a part of the proof stands.</summary>
-public enum ProofState { Open, Passed, Caution, Stop }
-
 /// <summary>A part of what is proved on this job.</summary>
 /// <param name="Leaf">Where it is made.</param>
 /// <param name="Name">What is proved.</param>
 /// <param name="Words">How it stands.</param>
 /// <param name="Next">What to do.</param>
-public sealed record ProofRow(string Leaf, string Name, ProofState State, Phrase Words, Phrase Next);
+public sealed record ProofRow(string Leaf, string Name, StationState State, Phrase Words, Phrase Next);
 
 /// <summary>What a gate of the work on site can take from here.</summary>
 public sealed record GateProof(string Gate, bool Passed, Phrase Words, string Leaf);
@@ -137,13 +130,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var own = job.Result<CommissionAssessment>();
         if (own.Proof.Count > 1)
             yield return new SheetBlock(SheetPlace.Proof, "The circuit", SheetForm.Rows, [.. own.Proof.SkipLast(1).Select(p =>
-                new SheetLine(Phrase.Of($"{p.Name}"), p.Words, Phrase.Empty, Calls.Name(p.State), p.State switch
-                {
-                    ProofState.Passed => StationState.Passed,
-                    ProofState.Caution => StationState.Caution,
-                    ProofState.Stop => StationState.Stop,
-                    _ => StationState.Open,
-                }))]);
+                new SheetLine(Phrase.Of($"{p.Name}"), p.Words, Phrase.Empty, Calls.Name(p.State), p.State))]);
         yield return new SheetBlock(SheetPlace.Proof, "Measured against predicted", SheetForm.Rows, [.. own.Rows.Select(Printed)]);
     }
 
@@ -169,9 +156,10 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var charged = opened && line is { Kind: LineKind.PreCharged, SealBroken: false };
         var design = job.Design<CommissionDesign>();
         var circuit = Circuit(job, design);
-        var tight = opened && !charged && circuit.Method.Prove == ProveSchool.Nitrogen ? TightProof.Of(job.Records<NitrogenRecord>(), design, circuit)
-            : default;
-        var dry = opened && !charged ? DryProof.Of(job.Records<VacuumRecord>(), design, circuit) : default;
+        var again = LeakChecks.OpenedAgain(job.Records<LeakRecord>());
+        var tight = opened && !charged && circuit.Method.Prove == ProveSchool.Nitrogen
+            ? TightProof.Of(Since(again, job.Records<NitrogenRecord>()), design, circuit) : default;
+        var dry = opened && !charged ? DryProof.Of(Since(again, job.Records<VacuumRecord>()), design, circuit) : default;
         var leaks = opened ? LeakChecks.Of(job.Records<LeakRecord>(), circuit) : default;
         var fault = FaultSearch.Of(job.Records<FaultRecord>(), design.Fault, unit, UnitSheets.Known(job.Design<UnitDesign>(), unit));
         var start = Asking(Judge(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(),
@@ -182,26 +170,21 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             .. tight.View is { } t ? [new ProofRow("tight", "Tight", t.State, t.Words, t.Next)] : Array.Empty<ProofRow>(),
             .. dry.View is { } d ? [new ProofRow("dry", "Dry", d.State, d.Words, d.Next)] : Array.Empty<ProofRow>(),
             .. leaks.View is { } l ? [new ProofRow("leaks", "Joints", l.State, l.Words, l.Next)] : Array.Empty<ProofRow>(),
-            new ProofRow("readings", "Start-up", start.Verdict.State switch
-            {
-                StationState.Stop => ProofState.Stop,
-                StationState.Caution => ProofState.Caution,
-                StationState.Passed => ProofState.Passed,
-                _ => ProofState.Open,
-            }, start.Verdict.Headline, start.Verdict.Detail),
+            new ProofRow("readings", "Start-up", start.Verdict.State, start.Verdict.Headline, start.Verdict.Detail),
         ];
         List<Finding> findings =
         [
-            .. tight.Findings ?? [], .. dry.Findings ?? [], .. dry.View is null ? [] : PumpSource.Of(job.Design<SurveyDesign>().Sources, design.Vacuum),
+            .. tight.Findings ?? [], .. dry.Findings ?? [],
+            .. dry.View is null or { State: StationState.Passed } ? [] : PumpSource.Of(job.Design<SurveyDesign>().Sources, design.Vacuum, circuit.Method),
             .. leaks.Findings ?? [], .. start.Findings, .. cooling.Findings,
             .. fault.Findings,
         ];
         if (opened && !charged && tight.View is null)
             findings.Add(Finding.Of(FindingCode.ProofVacuumOnly, Severity.Caution,
-                $"By vacuum only: one atmosphere shows a leak hundreds of times larger than nitrogen and soap would."));
+                $"By vacuum only: it shows leaks that are hundreds of times larger than those that soap finds under nitrogen, no smaller."));
         return start with
         {
-            Verdict = Say(proof, start.Verdict),
+            Verdict = Say(proof, start.Verdict, findings),
             Findings = Finding.Ranked(findings),
             Proof = proof,
             Tight = tight.View,
@@ -212,8 +195,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             Figures = [.. tight.Figures ?? [], .. dry.Figures ?? []],
             Gates =
             [
-                .. tight.View is { } held ? [new GateProof("pressure-hold", held.State == ProofState.Passed, held.Words, "tight")] : Array.Empty<GateProof>(),
-                .. dry.View is { } stood ? [new GateProof("vacuum-decay", stood.State == ProofState.Passed, stood.Words, "dry")] : Array.Empty<GateProof>(),
+                .. tight.View is { } held ? [new GateProof("pressure-hold", held.State == StationState.Passed, held.Words, "tight")] : Array.Empty<GateProof>(),
+                .. dry.View is { } stood ? [new GateProof("vacuum-decay", stood.State == StationState.Passed, stood.Words, "dry")] : Array.Empty<GateProof>(),
             ],
             Answers = new Dictionary<string, Phrase>
             {
@@ -227,39 +210,46 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         };
     }
 
+    /// <summary>A joint made anew opened the circuit: what was proved before it counts no longer.</summary>
+    private static IReadOnlyList<T> Since<T>(DateTimeOffset? again, IReadOnlyList<T> records) where T : StationRecord =>
+        again is { } opened ? [.. records.Where(r => records.Moment(r) > opened)] : records;
+
     private static Phrase NotAsked(CommissionAssessment start, bool charged, Phrase otherwise) => start.NotOpened
         ?? (charged ? Phrase.Of($"A charged set, uncut: no nitrogen and no vacuum; soap after it is joined.") : otherwise);
 
-    /// <summary>Where only a start-up is asked it says all; else what stops first, then what is next.</summary>
-    private static Verdict Say(List<ProofRow> proof, Verdict start)
+    /// <summary>What stops first, in a part of the proof or beside it; then what is next. Where only a start-up is asked it says all.</summary>
+    private static Verdict Say(List<ProofRow> proof, Verdict start, List<Finding> findings)
     {
-        if (proof.Count == 1)
-            return start;
-        var passed = proof.Count(p => p.State == ProofState.Passed);
+        var passed = proof.Count(p => p.State == StationState.Passed);
         Verdict Of(StationState state, ProofRow row) => new(state, row.Words,
             Phrase.Of($"{row.Next} {passed:Count} of {proof.Count:Count} parts of the proof stand."));
-        if (proof.FirstOrDefault(p => p.State == ProofState.Stop) is { } stop)
-            return Of(StationState.Stop, stop);
-        if (proof.FirstOrDefault(p => p.State == ProofState.Caution) is { } caution)
-            return Of(StationState.Caution, caution);
-        return proof.FirstOrDefault(p => p.State == ProofState.Open) is { } open ? Of(StationState.Open, open)
+        var worst = findings.Count > 0 ? findings.MaxBy(f => f.Level) : null;
+        var said = proof.Count == 1 ? start
+            : proof.FirstOrDefault(p => p.State == StationState.Stop) is { } stop ? Of(StationState.Stop, stop)
+            : proof.FirstOrDefault(p => p.State == StationState.Caution) is { } caution ? Of(StationState.Caution, caution)
+            : proof.FirstOrDefault(p => p.State == StationState.Open) is { } open ? Of(StationState.Open, open)
             : new Verdict(StationState.Passed, Phrase.Of($"Proved: all {proof.Count:Count} parts stand."), start.Detail);
+        return worst switch
+        {
+            { Level: Severity.Stop } when said.State != StationState.Stop => new Verdict(StationState.Stop, worst.Words, said.Headline),
+            { Level: Severity.Caution } when said.State < StationState.Caution => said with { State = StationState.Caution },
+            _ => said,
+        };
     }
 
-    private const double LitresAKilowatt = 0.3, UsualLineM = 4, ThinM = 6.35e-3, ThickM = 9.52e-3, WallM = 0.8e-3;
+    private const double LitresAKilowatt = 0.3, UsualLineM = 4, ThinM = 6.35e-3, ThickM = 9.52e-3;
 
-    /// <summary>Volume by the pipes' bore (walls of 0.8 mm) and 0.3 L of coil for each kilowatt; this product's estimate.</summary>
+    /// <summary>Volume by the pipes' bore and 0.3 L of coil for each kilowatt; this product's estimate.</summary>
     private static CircuitFacts Circuit(StationInputs job, CommissionDesign design)
     {
         var unit = job.Result<UnitAssessment>().Unit;
         var sheet = UnitSheets.Known(job.Design<UnitDesign>(), unit).Circuit;
         var heads = unit.JoinedOnSite ? Math.Max(1, job.Design<WiringDesign>().Between.Zones.Count) : 1;
-        double Area(double outsideM) => Math.PI / 4 * Math.Pow(outsideM - 2 * WallM, 2);
         var length = job.Result<LayoutAssessment>() is { Ways: [{ LengthM: > 0 } way, ..] } ? way.LengthM : UsualLineM;
         return new CircuitFacts
         {
             AmbientPa = design.BarometerPa ?? Atmosphere.Pressure(job.Design<SurveyDesign>().Place.ElevationM),
-            VolumeM3 = design.VolumeM3 ?? heads * length * (Area(sheet.LiquidM ?? ThinM) + Area(sheet.GasM ?? ThickM))
+            VolumeM3 = design.VolumeM3 ?? heads * length * (CopperTube.VolumeM3m(sheet.LiquidM ?? ThinM) + CopperTube.VolumeM3m(sheet.GasM ?? ThickM))
                 + LitresAKilowatt * unit.RatedCapacityW * 1e-6,
             Refrigerant = sheet.Refrigerant,
             ProofPa = sheet.ProofPa,
@@ -281,8 +271,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     {
         Asks = [.. CommissionRecord.Kind.Fields.Select(f => f.Path[1..])
             .Where(f => opened || !OfTheCircuit.Contains(f, StringComparer.OrdinalIgnoreCase))
-            .Where(f => heats || !OfHeating.Contains(f, StringComparer.OrdinalIgnoreCase))
-            .Where(f => !f.Equals(nameof(StartUpReadings.AirAtOutlet), StringComparison.OrdinalIgnoreCase))],
+            .Where(f => heats || !OfHeating.Contains(f, StringComparer.OrdinalIgnoreCase))],
         NotOpened = opened ? null : work switch
         {
             WorkKind.SoftStarter => Phrase.Of($"Only a soft starter was added: the circuit was not opened, so no vacuum is proved."),
@@ -351,9 +340,9 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     private static VerdictRow VacuumRow(StartUpReadings r, DryView? dry)
     {
         var band = Phrase.Of($"≤ 500 micron at first, ≤ 1000 after 10 min");
-        if (dry is { State: not ProofState.Open, NowPa: { } stands })
+        if (dry is { State: not StationState.Open, NowPa: { } stands })
             return new VerdictRow("vacuum", "Vacuum hold", new Measure(stands, QuantityKind.Vacuum), new Measure(dry.PassPa, QuantityKind.Vacuum), band,
-                dry.State switch { ProofState.Passed => BandVerdict.Pass, ProofState.Caution => BandVerdict.Caution, _ => BandVerdict.Stop }, dry.Words,
+                dry.State switch { StationState.Passed => BandVerdict.Pass, StationState.Caution => BandVerdict.Caution, _ => BandVerdict.Stop }, dry.Words,
                 Working.Start().Given("p", "by the curve of the hold", stands, "Pa", Citations.DecayShapes).Done());
         if (r.VacuumStartPa is not { } first || r.VacuumEndPa is not { } after)
             return new VerdictRow("vacuum", "Vacuum hold", null, null, band, BandVerdict.NotDone, Phrase.Of($"not taken"), Working.None);

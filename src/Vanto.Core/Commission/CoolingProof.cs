@@ -1,4 +1,3 @@
-using System.Text.Json.Serialization;
 using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
@@ -15,14 +14,11 @@ public sealed record CoolingValues : DesignPart
 }
 
 /// <summary>A reading of the space while it is cooled down.</summary>
-public sealed record CoolingRecord(Guid Id, DateTimeOffset At, string By, CoolingValues Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+public sealed record CoolingRecord(Guid Id, DateTimeOffset At, string By, CoolingValues Readings, Guid? Corrects)
+    : ReadingsRecord<CoolingValues>(Id, At, By, Readings, Corrects)
 {
     public static readonly RecordKind Kind = new RecordKind<CoolingRecord, CoolingValues>("cooling", "reading of the cooling down",
         (h, readings) => new CoolingRecord(h.Id, h.At, h.By, readings, h.Corrects));
-
-    /// <inheritdoc />
-    [JsonIgnore]
-    public override DesignPart Values => Readings;
 }
 
 /// <summary>A temperature of the picture.</summary>
@@ -31,7 +27,7 @@ public sealed record CoolingSpot(double Minute, double C);
 /// <summary>The cooling-down as measured, against what was predicted.</summary>
 public sealed record CoolingView
 {
-    public required ProofState State { get; init; }
+    public required StationState State { get; init; }
     public required Phrase Words { get; init; }
     public required Phrase Next { get; init; }
     public required IReadOnlyList<CoolingSpot> Readings { get; init; }
@@ -70,7 +66,7 @@ public static class CoolingProof
             .OrderBy(p => p.Seconds).ToList();
         var view = new CoolingView
         {
-            State = ProofState.Open,
+            State = StationState.Open,
             Words = Phrase.Of($"No cooling-down is written down yet."),
             Next = Phrase.Of($"Thermometer away from the stream of air; write it down as the compressor starts, then every few minutes."),
             Readings = [.. points.Select(p => new CoolingSpot(p.Seconds / 60, p.C))],
@@ -100,25 +96,25 @@ public static class CoolingProof
             var unsure = fit.Extrapolated ? ", as far as so short a time tells" : "";
             var never = Phrase.Of($"It would end at {fit.EndsC:Temperature}: {setC:Temperature} is not reached{unsure}.");
             findings.Add(Slow(Severity.Stop, never));
-            return (view with { State = ProofState.Stop, Words = never, Next = Phrase.Of($"Doors shut, sun off? Then look for the fault.") }, findings);
+            return (view with { State = StationState.Stop, Words = never, Next = Phrase.Of($"Doors shut, sun off? Then look for the fault.") }, findings);
         }
         if (view.PredictedMin is not { } predicted || predicted <= 0)
             return (view with
             {
-                State = ProofState.Passed,
+                State = StationState.Passed,
                 Words = Phrase.Of($"{setC:Temperature} after {reached.Value / 60:Count} min."),
                 Next = Phrase.Empty,
             }, findings);
         var share = reached.Value / 60 / predicted;
-        var state = share <= PassShare ? ProofState.Passed : share <= MostShare ? ProofState.Caution : ProofState.Stop;
+        var state = share <= PassShare ? StationState.Passed : share <= MostShare ? StationState.Caution : StationState.Stop;
         var words = Phrase.Of($"{setC:Temperature} after {reached.Value / 60:Count} min, predicted {predicted:Count}.");
-        if (state != ProofState.Passed)
-            findings.Add(Slow(state == ProofState.Stop ? Severity.Stop : Severity.Caution, words));
+        if (state != StationState.Passed)
+            findings.Add(Slow(state == StationState.Stop ? Severity.Stop : Severity.Caution, words));
         return (view with
         {
             State = state,
             Words = words,
-            Next = state == ProofState.Passed ? Phrase.Of($"It keeps its promise; a cooler day than the design day is quicker.")
+            Next = state == StationState.Passed ? Phrase.Of($"It keeps its promise; a cooler day than the design day is quicker.")
                 : Phrase.Of($"Doors shut, sun as predicted, filter clean? Else look for the fault."),
         }, findings);
     }

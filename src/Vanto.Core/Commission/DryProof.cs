@@ -38,7 +38,7 @@ public sealed record VacuumRow(Guid Id, double Minute, double? Pa, string Typed,
 /// <summary>The dryness of the circuit: the readings against three stories, what they say and what comes next.</summary>
 public sealed record DryView
 {
-    public required ProofState State { get; init; }
+    public required StationState State { get; init; }
     public required Phrase Words { get; init; }
 
     /// <summary>What to do, in a sentence.</summary>
@@ -158,7 +158,7 @@ public static class DryProof
         var good = reads.Where(r => r.Row.Pa is not null).Select(r => new VacuumPoint(r.Seconds, r.Row.Pa!.Value)).ToList();
         var view = new DryView
         {
-            State = ProofState.Open,
+            State = StationState.Open,
             Words = Phrase.Of($"No hold is written down yet."),
             Next = Phrase.Of($"Pump down to {kit.StartPa:Vacuum}, shut the valve before the pump stops, and write the reading down."),
             Readings = [.. reads.Select(r => r.Row)],
@@ -175,9 +175,10 @@ public static class DryProof
         var last = good[^1];
         if (!begun && ProofFindings.WaterWillNotBoil(last.Pa, kit.ColdestC) is { } still)
             findings.Add(still);
-        if (reads.LastOrDefault(r => r.Row.Pa is not null) is { } newest && Coarse(newest.Unit))
+        var coarse = reads.Where(r => r.Row.Pa is not null && VacuumReading.FromAir(r.Unit)).Select(r => (VacuumUnit?)r.Unit).LastOrDefault();
+        if (coarse is { } unit)
             findings.Add(Finding.Of(FindingCode.VacuumGaugeCannotShow, Severity.Caution,
-                $"A gauge in {Calls.Name(newest.Unit)} cannot show {kit.StartPa:Vacuum}: it proves no gross leak, and nothing of dryness."));
+                $"A gauge in {Calls.Name(unit)} cannot show {kit.StartPa:Vacuum}: it proves no gross leak, and nothing of dryness."));
         if (!begun)
             return view with
             {
@@ -199,17 +200,44 @@ public static class DryProof
                 Next = good[0].Pa > kit.StartPa ? Phrase.Of($"Pump on, to {kit.StartPa:Vacuum}.")
                     : Phrase.Of($"Read every two minutes, {LongHoldMin:Count} minutes long; ten readings tell a leak from moisture."),
             };
+        if (coarse is not null)
+            return Compound(view, good, c, findings);
         var limits = new DecayLimits { StartPa = kit.StartPa, PassPa = kit.PassPa, LeastReadings = LeastByHand };
         var judged = VacuumDecay.Of(good, kit.ColdestC, limits);
         return judged.Best is null ? Plain(view, good, judged, findings)
             : Shaped(view, judged, kit, setup, c, findings, last);
     }
 
-    private static bool Coarse(VacuumUnit unit) => unit is VacuumUnit.InHgVacuum or VacuumUnit.PsiGauge or VacuumUnit.BarGauge or VacuumUnit.MPaGauge
-        or VacuumUnit.KPaGauge;
+    /// <summary>Half an inch of mercury, what a needle shows; common practice.</summary>
+    private const double NeedlePa = 0.5 * QuantityTable.PascalsPerInchOfMercury;
+
+    /// <summary>A needle that reads from the air's pressure: whether it moved, and how large a leak it could not show.</summary>
+    private static DryView Compound(DryView view, List<VacuumPoint> good, CircuitFacts c, List<Finding> findings)
+    {
+        var (rise, seconds) = (good[^1].Pa - good[0].Pa, good[^1].Seconds);
+        if (seconds < PlainMin * 60)
+            return view with
+            {
+                Words = Phrase.Of($"Held {seconds / 60:Number} min: too early to tell."),
+                Next = Phrase.Of($"Read on, to {PlainMin:Count} minutes at least; an hour shows less."),
+            };
+        if (rise > NeedlePa)
+        {
+            var moved = Phrase.Of($"The needle moved: a leak of {Range(Leak(c, c.VolumeM3 * rise / seconds))}, or water.");
+            findings.Add(ProofFindings.Decay(Severity.Stop, moved));
+            return view with { State = StationState.Stop, Words = moved, Next = Phrase.Of($"Do not open the valves. Nitrogen and soap at every joint.") };
+        }
+        var unseen = Leak(c, c.VolumeM3 * NeedlePa / seconds);
+        return view with
+        {
+            State = StationState.Caution,
+            Words = Phrase.Of($"No gross leak; dryness is not shown, nor a leak of {Range(unseen)}."),
+            Next = Phrase.Of($"A micron gauge shows whether it is dry; else pump long and warm, then soap every joint."),
+        };
+    }
 
     /// <summary>Two readings, or too few for a shape: the plain rule.</summary>
-    private static DryView Plain(DryView view, List<VacuumPoint> good, DecayVerdictFull judged, List<Finding> findings)
+    private static DryView Plain(DryView view, List<VacuumPoint> good, DecayJudgement judged, List<Finding> findings)
     {
         var (first, last) = (good[0].Pa / QuantityTable.PascalsPerMicron, good[^1].Pa / QuantityTable.PascalsPerMicron);
         var minutes = good[^1].Seconds / 60;
@@ -231,7 +259,7 @@ public static class DryProof
             findings.Add(ProofFindings.Decay(level, words));
         return view with
         {
-            State = PlainDecay.Level(verdict) switch { null => ProofState.Passed, Severity.Stop => ProofState.Stop, _ => ProofState.Caution },
+            State = PlainDecay.Level(verdict) switch { null => StationState.Passed, Severity.Stop => StationState.Stop, _ => StationState.Caution },
             Words = words,
             Next = verdict == DecayVerdict.Passed ? Phrase.Of($"Two readings cannot tell more. Open the valves, then soap every joint.")
                 : Phrase.Of($"Write down {LeastByHand:Count} readings or more over {LongHoldMin:Count} minutes: their shape tells a leak from moisture."),
@@ -240,7 +268,7 @@ public static class DryProof
 
     private const double PlainMin = 10;
 
-    private static DryView Shaped(DryView view, DecayVerdictFull judged, VacuumKit kit, EvacuationSetup setup, CircuitFacts c, List<Finding> findings,
+    private static DryView Shaped(DryView view, DecayJudgement judged, VacuumKit kit, EvacuationSetup setup, CircuitFacts c, List<Finding> findings,
         VacuumPoint last)
     {
         var best = judged.Best!;
@@ -250,8 +278,8 @@ public static class DryProof
             Fit = Curve(last.Seconds, t => t < judged.FromS ? double.NaN : best.At(t - judged.FromS)),
         };
         var levels = Rounded(best.A + best.C);
-        string Grams() => judged.LeakPaS is { } slope ? Range(Leak(c, slope * c.VolumeM3)) : "";
-        DryView Said(ProofState state, PhraseHandler words, PhraseHandler next, Severity? level)
+        string Grams() => judged.LeakPaS is { } slope ? $"As refrigerant {Range(Leak(c, slope * c.VolumeM3))}." : "";
+        DryView Said(StationState state, PhraseHandler words, PhraseHandler next, Severity? level)
         {
             var said = Phrase.Of(words);
             if (level is { } l)
@@ -262,16 +290,16 @@ public static class DryProof
         switch (judged.Finding)
         {
             case DecayFinding.Tight:
-                return Said(ProofState.Passed, $"Dry and tight: {last.Pa:Vacuum} after {last.Seconds / 60:Count} min.",
+                return Said(StationState.Passed, $"Dry and tight: {last.Pa:Vacuum} after {last.Seconds / 60:Count} min.",
                     $"Open the valves, then soap every joint: a vacuum shows no small leak.", null);
             case DecayFinding.Leak:
-                return Said(ProofState.Stop, $"It leaks: it climbs straight on. {Grams()}",
+                return Said(StationState.Stop, $"It leaks: it climbs straight on. {Grams()}",
                     $"Do not open the valves. Nitrogen and soap at every joint.", Severity.Stop);
             case DecayFinding.LeakSuspected:
-                return Said(ProofState.Caution, $"Within the limit, but it climbs straight on: a small leak is likely. {Grams()}",
+                return Said(StationState.Caution, $"Within the limit, but it climbs straight on: a small leak is likely. {Grams()}",
                     $"Hold {UsualMin:Count} minutes more, or test with nitrogen.", Severity.Caution);
             case DecayFinding.LeakAndMoisture:
-                return Said(ProofState.Stop, $"It leaks, and it is wet. {Grams()}", $"The leak first: nitrogen and soap. Then pump again.", Severity.Stop);
+                return Said(StationState.Stop, $"It leaks, and it is wet. {Grams()}", $"The leak first: nitrogen and soap. Then pump again.", Severity.Stop);
             case DecayFinding.Moisture:
                 var water = levels > FreeWaterShare * view.BoilsPa;
                 var minutes = Math.Max(UsualMin, Math.Ceiling((EvacuationRig.SecondsToDry(setup with
@@ -280,20 +308,20 @@ public static class DryProof
                 }, kit.PassPa) ?? 6 * Hour) / 600) * 10);
                 view = view with { PumpMin = minutes };
                 return water
-                    ? Said(ProofState.Stop, $"Wet, not leaking: it levels out at {levels:Vacuum}, where water boils at this warmth.",
+                    ? Said(StationState.Stop, $"Wet, not leaking: it levels out at {levels:Vacuum}, where water boils at this warmth.",
                         $"Warm pipes and coil, sweep with dry nitrogen to slightly above the air, change the pump's oil, then pump {minutes:Count} min.",
                         Severity.Stop)
-                    : Said(ProofState.Stop, $"Wet, not leaking: it levels out near {levels:Vacuum}.",
+                    : Said(StationState.Stop, $"Wet, not leaking: it levels out near {levels:Vacuum}.",
                         $"Pump {minutes:Count} min more, gas ballast open, then hold again. In a circuit that has run it may be refrigerant leaving the oil.",
                         Severity.Stop);
             default:
                 return judged.Reason switch
                 {
-                    DecayReason.StartTooHigh => Said(ProofState.Caution, $"Shut off at {judged.StartPa:Vacuum}: too early to tell.",
+                    DecayReason.StartTooHigh => Said(StationState.Caution, $"Shut off at {judged.StartPa:Vacuum}: too early to tell.",
                         $"Pump on, to {kit.StartPa:Vacuum}, and hold again.", Severity.Caution),
-                    DecayReason.HoldLonger => Said(ProofState.Open, $"Cannot tell yet: it is still settling.",
+                    DecayReason.HoldLonger => Said(StationState.Open, $"Cannot tell yet: it is still settling.",
                         $"Hold twice as long: {2 * last.Seconds / 60:Count} min.", null),
-                    _ => Said(last.Pa > PlainDecay.LeakMicron * QuantityTable.PascalsPerMicron ? ProofState.Caution : ProofState.Open,
+                    _ => Said(last.Pa > PlainDecay.LeakMicron * QuantityTable.PascalsPerMicron ? StationState.Caution : StationState.Open,
                         $"Cannot tell: the curve fits more than one story.", $"Hold on to {Math.Max(LongHoldMin, 2 * last.Seconds / 60):Count} min.",
                         last.Pa > PlainDecay.LeakMicron * QuantityTable.PascalsPerMicron ? Severity.Caution : null),
                 };
@@ -327,8 +355,8 @@ public static class DryProof
 
     /// <summary>Both scalings, never one alone.</summary>
     internal static string Range(LeakEquivalent leak) => leak.MostGYear >= 1000
-        ? FormattableString.Invariant($"As refrigerant {leak.LeastGYear / 1000:0.##} to {leak.MostGYear / 1000:0.#} kg a year.")
-        : FormattableString.Invariant($"As refrigerant {leak.LeastGYear:0.#} to {leak.MostGYear:0.#} g a year.");
+        ? FormattableString.Invariant($"{leak.LeastGYear / 1000:0.##} to {leak.MostGYear / 1000:0.#} kg a year")
+        : FormattableString.Invariant($"{leak.LeastGYear:0.#} to {leak.MostGYear:0.#} g a year");
 
     private static List<Figure> Figures(DryView view, EvacuationSetup setup, CircuitFacts c)
     {

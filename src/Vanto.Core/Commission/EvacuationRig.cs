@@ -82,7 +82,6 @@ public sealed class EvacuationRig(EvacuationSetup s)
 {
     public const double StepS = 0.1;
     private const double WaterMass = 0.018015;
-    private const double GasConstant = 8.314462618;
     private const double FreeWaterM3s = 1e-3;
     private const double WaterWarmthWK = 0.1;
     private const double BoundSaturatedKg = 2e-4;
@@ -111,7 +110,7 @@ public sealed class EvacuationRig(EvacuationSetup s)
         var waterPa = free > 0 ? MoistAir.SaturationPressure(_waterK - 273.15) : 0;
         var after = Relax(_waterPa, (speed + free + bound) / s.VolumeM3, (free * waterPa + bound * boundPa) / s.VolumeM3);
         var mean = 0.5 * (_waterPa + after);
-        var grams = StepS * WaterMass / (GasConstant * s.Kelvin);
+        var grams = StepS * WaterMass / (Refrigerants.GasConstant * s.Kelvin);
         var boiled = Math.Min(free * (waterPa - mean) * grams, _waterKg);
         _waterKg -= boiled;
         _boundKg = Math.Max(0, _boundKg - bound * (boundPa - mean) * grams);
@@ -159,7 +158,7 @@ public sealed class EvacuationRig(EvacuationSetup s)
             var over = saturated * Math.Min(1, bound / BoundSaturatedKg);
             for (var i = 0; i < 3; i++)
                 pa = Math.Max(setup.UltimatePa, BoundM3s * over / (setup.EffectiveSpeed(pa) + BoundM3s));
-            bound -= BoundM3s * (over - pa) * step * WaterMass / (GasConstant * setup.Kelvin);
+            bound -= BoundM3s * (over - pa) * step * WaterMass / (Refrigerants.GasConstant * setup.Kelvin);
         }
         return null;
     }

@@ -10,7 +10,6 @@ public readonly record struct LeakEquivalent(double OrificeGYear, double Laminar
     public double LeastGYear => Math.Min(OrificeGYear, LaminarGYear);
     public double MostGYear => Math.Max(OrificeGYear, LaminarGYear);
 
-    private const double GasConstant = 8.314462618;
     private const double SecondsAYear = 3.15576e7;
 
     /// <summary>Molar masses, kg/mol, and viscosities, Pa·s at 25 °C (from memory, ±10 %).</summary>
@@ -36,7 +35,7 @@ public readonly record struct LeakEquivalent(double OrificeGYear, double Laminar
         var (mass, viscosity) = nitrogen ? (NitrogenKgMol, NitrogenPaS) : (AirKgMol, AirPaS);
         var insidePa = Refrigerants.SaturationPressure(kind, dew: true, kelvin);
         var molar = Refrigerants.MolarKg(kind);
-        var perYear = molar / (GasConstant * kelvin) * SecondsAYear * 1000;
+        var perYear = molar / (Refrigerants.GasConstant * kelvin) * SecondsAYear * 1000;
         var laminar = flowPaM3s * viscosity / VapourPaS(kind) * (insidePa * insidePa - ambientPa * ambientPa) / (highPa * highPa - lowPa * lowPa);
         var orifice = flowPaM3s * insidePa / highPa * Math.Sqrt(mass / molar);
         return new LeakEquivalent(Math.Max(0, orifice * perYear), Math.Max(0, laminar * perYear));

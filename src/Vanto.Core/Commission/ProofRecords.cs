@@ -5,6 +5,15 @@ using Vanto.Core.Stations;
 
 namespace Vanto.Core.Commission;
 
+/// <summary>Readings as they were typed, kept as a record.</summary>
+public abstract record ReadingsRecord<T>(Guid Id, DateTimeOffset At, string By, T Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+    where T : DesignPart
+{
+    /// <inheritdoc />
+    [JsonIgnore]
+    public override DesignPart Values => Readings;
+}
+
 /// <summary>A reading of the vacuum as typed.</summary>
 public sealed record VacuumValues : DesignPart
 {
@@ -15,14 +24,11 @@ public sealed record VacuumValues : DesignPart
 }
 
 /// <summary>A reading of the vacuum.</summary>
-public sealed record VacuumRecord(Guid Id, DateTimeOffset At, string By, VacuumValues Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+public sealed record VacuumRecord(Guid Id, DateTimeOffset At, string By, VacuumValues Readings, Guid? Corrects)
+    : ReadingsRecord<VacuumValues>(Id, At, By, Readings, Corrects)
 {
     public static readonly RecordKind Kind = new RecordKind<VacuumRecord, VacuumValues>("vacuum", "reading of the vacuum",
         (h, readings) => new VacuumRecord(h.Id, h.At, h.By, readings, h.Corrects));
-
-    /// <inheritdoc />
-    [JsonIgnore]
-    public override DesignPart Values => Readings;
 }
 
 /// <summary>A reading of the nitrogen test as typed.</summary>
@@ -36,14 +42,11 @@ public sealed record NitrogenValues : DesignPart
 }
 
 /// <summary>A reading of the nitrogen test.</summary>
-public sealed record NitrogenRecord(Guid Id, DateTimeOffset At, string By, NitrogenValues Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+public sealed record NitrogenRecord(Guid Id, DateTimeOffset At, string By, NitrogenValues Readings, Guid? Corrects)
+    : ReadingsRecord<NitrogenValues>(Id, At, By, Readings, Corrects)
 {
     public static readonly RecordKind Kind = new RecordKind<NitrogenRecord, NitrogenValues>("nitrogen", "reading of the nitrogen test",
         (h, readings) => new NitrogenRecord(h.Id, h.At, h.By, readings, h.Corrects));
-
-    /// <inheritdoc />
-    [JsonIgnore]
-    public override DesignPart Values => Readings;
 }
 
 /// <summary>How a joint is looked at.</summary>
@@ -70,14 +73,11 @@ public sealed record LeakValues : DesignPart
 }
 
 /// <summary>A joint looked at.</summary>
-public sealed record LeakRecord(Guid Id, DateTimeOffset At, string By, LeakValues Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+public sealed record LeakRecord(Guid Id, DateTimeOffset At, string By, LeakValues Readings, Guid? Corrects)
+    : ReadingsRecord<LeakValues>(Id, At, By, Readings, Corrects)
 {
     public static readonly RecordKind Kind = new RecordKind<LeakRecord, LeakValues>("leak", "fact of a leak check",
         (h, readings) => new LeakRecord(h.Id, h.At, h.By, readings, h.Corrects));
-
-    /// <inheritdoc />
-    [JsonIgnore]
-    public override DesignPart Values => Readings;
 }
 
 /// <summary>An answer of a fault search as typed.</summary>
@@ -89,14 +89,11 @@ public sealed record FaultValues : DesignPart
 }
 
 /// <summary>An answer of a fault search.</summary>
-public sealed record FaultRecord(Guid Id, DateTimeOffset At, string By, FaultValues Readings, Guid? Corrects) : StationRecord(Id, At, By, Corrects)
+public sealed record FaultRecord(Guid Id, DateTimeOffset At, string By, FaultValues Readings, Guid? Corrects)
+    : ReadingsRecord<FaultValues>(Id, At, By, Readings, Corrects)
 {
     public static readonly RecordKind Kind = new RecordKind<FaultRecord, FaultValues>("fault", "answer of a fault search",
         (h, readings) => new FaultRecord(h.Id, h.At, h.By, readings, h.Corrects));
-
-    /// <inheritdoc />
-    [JsonIgnore]
-    public override DesignPart Values => Readings;
 }
 
 /// <summary>What of a log counts.</summary>

@@ -1,4 +1,5 @@
 using Vanto.Core.Findings;
+using Vanto.Core.Plan;
 using Vanto.Core.Supply;
 
 namespace Vanto.Core.Commission;
@@ -18,22 +19,24 @@ public readonly record struct PumpLoad(double Va, double StartVa)
     public static double EnergyWh(double watts, double hours, double efficiency, double idleW) => (watts / efficiency + idleW) * hours;
 }
 
-/// <summary>Whether the inverter on board carries the pump.</summary>
+/// <summary>Whether the inverter on board carries the pump; shore or a generator would.</summary>
 internal static class PumpSource
 {
     private const double Calm = 0.8, CalmSurge = 0.9, SurgeTimes = 2;
 
-    public static IEnumerable<Finding> Of(SourcesDesign sources, VacuumKit kit)
+    public static IEnumerable<Finding> Of(SourcesDesign sources, VacuumKit kit, MethodDesign method)
     {
-        if (!sources.Inverter.Fitted || !sources.Battery.Fitted)
+        if (!sources.Inverter.Fitted || !sources.Battery.Fitted || method.HandPump)
             yield break;
         var (load, rated) = (PumpLoad.Of(kit.PumpW), Math.Min(sources.Inverter.RatedW, sources.Inverter.LabelVa ?? double.MaxValue));
         var surge = SurgeTimes * rated;
         Severity? level = load.Va > rated || load.StartVa > surge ? Severity.Stop : load.Va > Calm * rated || load.StartVa > CalmSurge * surge
             ? Severity.Caution : null;
+        if (level == Severity.Stop && (sources.Shore.PluggedIn || sources.Generator.Fitted))
+            level = Severity.Caution;
         if (level is { } l)
             yield return Finding.Of(FindingCode.PumpSource, l,
                 $"The pump asks {load.Va:ApparentPower}, {load.StartVa:ApparentPower} as it starts, of an inverter of {rated:ElectricPower}: "
-                    + $"{(l == Severity.Stop ? "take shore or a generator" : "all else off")}.");
+                    + $"{(load.Va > rated || load.StartVa > surge ? "take shore or a generator" : "all else off")}.");
     }
 }

@@ -10,7 +10,7 @@ public sealed record HoldRow(Guid Id, double Minute, double GaugePa, double? Pip
 /// <summary>The pressure test: how high, in which steps, and what the hold says.</summary>
 public sealed record TightView
 {
-    public required ProofState State { get; init; }
+    public required StationState State { get; init; }
     public required Phrase Words { get; init; }
     public required Phrase Next { get; init; }
     public required double TargetPa { get; init; }
@@ -91,7 +91,7 @@ public static class TightProof
         { Leaf = "tight" });
         var view = new TightView
         {
-            State = ProofState.Open,
+            State = StationState.Open,
             Words = Phrase.Of($"No hold is written down yet."),
             Next = missing.Length > 0 ? Phrase.Of($"Find out what {missing} stands.")
                 : Phrase.Of($"Nitrogen in steps to {target:GaugePressure}, soap at each joint, then begin the hold."),
@@ -156,7 +156,7 @@ public static class TightProof
         {
             var said = Phrase.Of(words);
             findings.Add(Finding.Of(FindingCode.HoldUnclear, Severity.Caution, said));
-            return view with { State = ProofState.Caution, Words = said, Next = Phrase.Of(next) };
+            return view with { State = StationState.Caution, Words = said, Next = Phrase.Of(next) };
         }
 
         switch (hold.Verdict)
@@ -164,14 +164,14 @@ public static class TightProof
             case HoldVerdict.Tight:
                 return view with
                 {
-                    State = ProofState.Passed,
+                    State = StationState.Passed,
                     Words = Phrase.Of($"Tight: it stands where its temperature puts it. {Small(shows)}"),
                     Next = Phrase.Of($"Let it go outdoors, slowly. Then the vacuum."),
                 };
             case HoldVerdict.Leaking:
-                var lost = ProofFindings.HoldLeaks(-hold.ChangePa, Phrase.Of($"{DryProof.Range(leak)}"));
+                var lost = ProofFindings.HoldLeaks(-hold.ChangePa, Phrase.Of($"As refrigerant {DryProof.Range(leak)}."));
                 findings.Add(lost);
-                return view with { State = ProofState.Stop, Words = lost.Words, Next = Phrase.Of($"Soap at pressure, vent, remake, begin again.") };
+                return view with { State = StationState.Stop, Words = lost.Words, Next = Phrase.Of($"Soap at pressure, vent, remake, begin again.") };
             case HoldVerdict.HoldTooShort:
                 return view with
                 {
@@ -190,7 +190,7 @@ public static class TightProof
     }
 
     private static string Small(LeakEquivalent shows) =>
-        FormattableString.Invariant($"A leak below {shows.LeastGYear:0.#} to {shows.MostGYear:0.#} g a year would not show.");
+        $"A leak below {DryProof.Range(shows)} would not show.";
 
     private static double Barometer(NitrogenRecord r, CircuitFacts c) => r.Readings.BarometerPa ?? c.AmbientPa;
 }

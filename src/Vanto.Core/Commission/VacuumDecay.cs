@@ -58,7 +58,7 @@ public sealed record DecayFit(DecayShape Shape, double A, double B, double C, do
 /// <param name="Best">The shape that fits best; nothing where none was fitted.</param>
 /// <param name="FromS">Seconds at which the fit begins.</param>
 /// <param name="StartPa">Where it stood when shut off.</param>
-public sealed record DecayVerdictFull(DecayFinding Finding, DecayReason Reason, double Confidence, DecayFit? Best, double FromS, double StartPa)
+public sealed record DecayJudgement(DecayFinding Finding, DecayReason Reason, double Confidence, DecayFit? Best, double FromS, double StartPa)
 {
     /// <summary>All shapes fitted and their weights.</summary>
     public IReadOnlyList<(DecayFit Fit, double Weight)> Fits { get; init; } = [];
@@ -83,13 +83,13 @@ public static class VacuumDecay
     /// <summary>Judges readings in any order.</summary>
     /// <param name="readings">Good ones only.</param>
     /// <param name="coldestC">Coldest pipe: water can rise no further than it saturates there.</param>
-    public static DecayVerdictFull Of(IEnumerable<VacuumPoint> readings, double coldestC, DecayLimits? limits = null)
+    public static DecayJudgement Of(IEnumerable<VacuumPoint> readings, double coldestC, DecayLimits? limits = null)
     {
         var l = limits ?? new DecayLimits();
         var all = readings.DistinctBy(r => r.Seconds).OrderBy(r => r.Seconds).ToList();
         var start = all.Take(3).Select(r => r.Pa).DefaultIfEmpty(0).Min();
         var kept = all.Where(r => r.Seconds >= l.SettleS).ToList();
-        DecayVerdictFull No(DecayReason why) =>
+        DecayJudgement No(DecayReason why) =>
             new(DecayFinding.Inconclusive, why, 0, null, kept.Count > 0 ? kept[0].Seconds : 0, start) { StartTooHigh = start > l.StartPa };
         if (kept.Count < l.LeastReadings)
             return No(DecayReason.TooFewReadings);
@@ -113,7 +113,7 @@ public static class VacuumDecay
         if (confidence < LeastConfidence && !(Leaks(finding) && weighed.Where(w => w.Fit.Finding != finding).MaxBy(w => w.Weight) is var rival
             && Leaks(rival.Fit.Finding)))
             (finding, reason) = (DecayFinding.Inconclusive, DecayReason.ShapeNotClear);
-        return new DecayVerdictFull(finding, reason, confidence, best, kept[0].Seconds, start) { Fits = weighed, StartTooHigh = high };
+        return new DecayJudgement(finding, reason, confidence, best, kept[0].Seconds, start) { Fits = weighed, StartTooHigh = high };
     }
 
     /// <summary>Hours of readings are averaged in groups: the shape stays, and the answer stands at once.</summary>

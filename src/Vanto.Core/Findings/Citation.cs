@@ -104,8 +104,6 @@ public static class Citations
     public static readonly Citation LeakScaling = new(nameof(LeakScaling), CitationKind.FromMemory,
         "Leaks between gases by molecular mass or by viscosity and squared pressures, textbook vacuum practice; viscosities ±10 %");
     public static readonly Citation GasEnergy = new(nameof(GasEnergy), CitationKind.Published, "Isothermal exergy of an ideal gas");
-    public static readonly Citation FaultBook = new(nameof(FaultBook), CitationKind.CommonPractice,
-        "Causes and what they look like; judgement of the trade, no published source");
     public static readonly Citation DecayShapes = new(nameof(DecayShapes), CitationKind.Definition,
         "Shapes fitted by weighted least squares and compared by the Bayesian information criterion (Schwarz 1978); the rules are this product's");
     public static readonly Citation GayLussac = new(nameof(GayLussac), CitationKind.Published, "Gay-Lussac's law");

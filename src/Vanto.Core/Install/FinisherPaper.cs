@@ -1,4 +1,5 @@
 using Vanto.Core.Findings;
+using Vanto.Core.Physics;
 using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
 
@@ -45,7 +46,7 @@ public sealed record FinisherPaper(IReadOnlyList<(string Label, Phrase Value)> F
             facts.Add(("Way of the pipe", Phrase.Of($"{way.LengthM:Length}, {Calls.Many(way.Bends, "bend")}")));
             if (circuit is { LiquidM: { } thin, GasM: { } thick })
                 facts.Add(("Volume of the pipes",
-                    Phrase.Of($"{VolumeM3(thin, thick, way.LengthM) * LitresPerM3:Number} L, the inside taken as 0.8 of the outside")));
+                    Phrase.Of($"{way.LengthM * (CopperTube.VolumeM3m(thin) + CopperTube.VolumeM3m(thick)) * LitresPerM3:Number} L")));
         }
         Add("Proved at most to", circuit.ProofPa, $"{circuit.ProofPa ?? 0:GaugePressure}");
         Add("Nut of the thin pipe", circuit.LiquidNm, $"{circuit.LiquidNm ?? 0:Torque}");
@@ -68,10 +69,6 @@ public sealed record FinisherPaper(IReadOnlyList<(string Label, Phrase Value)> F
                 "Name, licence number and signature, for the warranty",
             ]);
     }
-
-    /// <summary>Inside of both pipes; wall by the library's thin copper.</summary>
-    internal static double VolumeM3(double thinM, double thickM, double lengthM) =>
-        Math.PI / 4 * TakeOff.InsideShare * TakeOff.InsideShare * (thinM * thinM + thickM * thickM) * lengthM;
 
     private static string Bare(string step) => step.Split('#')[0];
 }

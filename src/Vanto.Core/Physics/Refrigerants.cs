@@ -26,6 +26,9 @@ public static class Refrigerants
     /// <summary>Critical temperature, K.</summary>
     public static double CriticalK(RefrigerantKind kind) => LineOf(kind, true).CriticalK;
 
+    /// <summary>Molar gas constant, J/(mol·K); exact since 2019 (SI).</summary>
+    public const double GasConstant = 8.314462618;
+
     /// <summary>Molar mass, kg/mol.</summary>
     public static double MolarKg(RefrigerantKind kind) => kind switch
     {

@@ -4,13 +4,20 @@ using Vanto.Core.Quantities;
 namespace Vanto.Core.Physics;
 
 /// <summary>Units that a vacuum is read in.</summary>
-public enum VacuumUnit { InHgVacuum, PsiGauge, BarGauge, MPaGauge, KPaGauge, Micron, Torr, MbarAbs, PaAbs }
+public enum VacuumUnit
+{
+    [Called("inHg")] InHgVacuum, [Called("psi")] PsiGauge, [Called("bar")] BarGauge, [Called("MPa")] MPaGauge, [Called("kPa")] KPaGauge,
+    [Called("micron")] Micron, [Called("Torr")] Torr, [Called("mbar absolute")] MbarAbs, [Called("Pa absolute")] PaAbs,
+}
 
 /// <summary>What a needle really says.</summary>
 public static class VacuumReading
 {
     /// <summary>Below nothing by less than this a gauge is off its zero; by more its unit or its place is wrong. Common practice.</summary>
     private const double ZeroSlackPa = 1013;
+
+    /// <summary>True for a gauge that reads from the air's pressure down: half a mark of it hides all that dryness is judged by.</summary>
+    public static bool FromAir(VacuumUnit unit) => unit < VacuumUnit.Micron;
 
     /// <summary>Absolute pressure of a reading, Pa; null with a finding where no gauge can read that here.</summary>
     public static (double? AbsolutePa, Finding? Finding) ToAbsolute(double value, VacuumUnit unit, double ambientPa)

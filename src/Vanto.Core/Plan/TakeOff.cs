@@ -1,4 +1,5 @@
 using Vanto.Core.Layout;
+using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Unit;
 using Vanto.Core.Wiring;
@@ -171,8 +172,8 @@ public static class TakeOff
             "string-plug" => (1, "one home run"),
             "battery-item" => (s.Survey.Sources.Battery.Blocks, "blocks of the bank"),
             "dc-cable" => (2 * (s.Wired.Battery?.Parallels ?? 1) * WiringPapers.BuyM(s.Survey.Sources.Battery.CableM, false), "both poles"),
-            "nitrogen" => (Fillings * NitrogenSupply.Of((s.Sheet.Circuit.LiquidM ?? ThinPipeM) * InsideShare,
-                (s.Sheet.Circuit.GasM ?? ThickPipeM) * InsideShare,
+            "nitrogen" => (Fillings * NitrogenSupply.Of(CopperTube.BoreM(s.Sheet.Circuit.LiquidM ?? ThinPipeM),
+                CopperTube.BoreM(s.Sheet.Circuit.GasM ?? ThickPipeM),
                 run, CoilM3, HosesM3, s.Sheet.Circuit.ProofPa ?? UsualProofPa, 0, BottleM3, RoomK).TestKg, "two fillings"),
             "refrigerant" => (s.Placed.Ways.Count > 0 ? s.Placed.Ways[0].AddedKg : 0.1, "beyond the pipe it is charged for"),
             "pump-oil" => (OilMl, "a change"),
@@ -193,9 +194,6 @@ public static class TakeOff
     private const double ThinPipeM = 0.00635;
     private const double ThickPipeM = 0.009525;
     private const double Fillings = 2;
-
-    /// <summary>Inside of a pipe by its outside; thin copper, common practice.</summary>
-    internal const double InsideShare = 0.8;
 
     private static string? ItemOf(BoxKind kind) => kind switch
     {

@@ -8,11 +8,11 @@ public sealed class ProofTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private static void Vacuum(Screen screen, string reads, string minute = "")
     {
-        Screen.Into(screen.See("[data-vacuum='value']"), reads);
+        Screen.Into(screen.See("[data-read='value']"), reads);
         if (minute.Length > 0)
-            Screen.Into(screen.See("[data-vacuum='minute']"), minute);
+            Screen.Into(screen.See("[data-read='minute']"), minute);
         screen.See("[data-vacuum='write']").Click();
-        screen.Until(() => screen.See("[data-vacuum='value']").GetDomProperty("value") is "", $"{reads} is written down");
+        screen.Until(() => screen.See("[data-read='value']").GetDomProperty("value") is "", $"{reads} is written down");
     }
 
     /// <summary>At the gauges: dry, leak or wet, may it be opened? Two taps from the rig's proof, on a phone.</summary>
@@ -40,21 +40,21 @@ public sealed class ProofTests(DemoServer demo) : IClassFixture<DemoServer>
         using var screen = new Screen(server.Address, 390, 844);
         screen.OpenRig("Seed House 4", "commission/tight");
         Screen.Into(screen.See("[data-by]"), "Ottoline Marsh");
-        Screen.Into(screen.See("[data-hold='gaugePa']"), "26 bar");
-        Screen.Into(screen.See("[data-hold='pipeC']"), "24");
+        Screen.Into(screen.See("[data-read='gaugePa']"), "26 bar");
+        Screen.Into(screen.See("[data-read='pipeC']"), "24");
         screen.See("[data-hold='write']").Click();
         screen.See("[data-verdict] .headline", "Held since");
         server.Restart();
         screen.Driver.Navigate().Refresh();
         screen.See("[data-verdict] .headline", "Held since");
-        Screen.Into(screen.See("[data-hold='gaugePa']"), "25.6");
-        Screen.Into(screen.See("[data-hold='pipeC']"), "19.5");
-        Screen.Into(screen.See("[data-hold='minute']"), "1320");
+        Screen.Into(screen.See("[data-read='gaugePa']"), "25.6");
+        Screen.Into(screen.See("[data-read='pipeC']"), "19.5");
+        Screen.Into(screen.See("[data-read='minute']"), "1320");
         screen.See("[data-hold='write']").Click();
         screen.See("[data-verdict] .headline", "Tight");
 
         screen.Leaf("dry");
-        Screen.Into(screen.See("[data-vacuum='value']"), "310");
+        Screen.Into(screen.See("[data-read='value']"), "310");
         screen.See("[data-vacuum='shut']").Click();
         screen.See("[data-verdict] .headline", "the hold runs");
         foreach (var (minute, micron) in new[] { (2, 330), (4, 343), (6, 350), (8, 355), (10, 358), (14, 361), (18, 362), (20, 362) })
@@ -104,7 +104,7 @@ public sealed class ProofTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.See("[data-verdict]", "Did you mean inHg?");
         screen.See("[data-readings]", "cannot be");
         screen.Press("inHg", ".units");
-        Screen.Into(screen.See("[data-vacuum='value']"), "-24");
+        Screen.Into(screen.See("[data-read='value']"), "-24");
         screen.Press("correct", "[data-readings]");
         screen.Press("take what is typed", "[data-readings]");
         screen.Until(() => !screen.Texts("[data-readings]").Any(t => t.Contains("cannot be")), "the correction stands");

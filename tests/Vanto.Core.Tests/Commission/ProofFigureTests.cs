@@ -48,6 +48,20 @@ public class ProofFigureTests
     public void Gas_that_is_left(RefrigerantKind kind, double gauge, double t, double grams) =>
         (ChargeCheck.ResidualKg(kind, gauge, t + 273.15, 1.2e-3, Sea) * 1000).ShouldBe(grams, 1e-3);
 
+    [Theory] // inside and litres a metre by outside; makers' typical, common practice
+    [InlineData(6.35, 4.75, 17.7205)]
+    [InlineData(9.52, 7.92, 49.2652)]
+    [InlineData(12.7, 11.1, 96.7689)]
+    [InlineData(15.88, 13.88, 151.3104)]
+    [InlineData(19.05, 17.05, 228.3172)]
+    [InlineData(6, 4, 12.566)]
+    [InlineData(10, 8, 50.265)]
+    public void Inside_of_a_tube(double outside, double bore, double mlm)
+    {
+        CopperTube.BoreM(outside / 1000).ShouldBe(bore / 1000, 1e-9);
+        (CopperTube.VolumeM3m(outside / 1000) * 1e6).ShouldBe(mlm, 1e-3);
+    }
+
     [Theory] // densities from memory
     [InlineData(RefrigerantKind.R410A, 4.75e-3, 17.28)]
     [InlineData(RefrigerantKind.R32, 4.75e-3, 15.82)]

@@ -1,4 +1,5 @@
 using Vanto.Core.Commission;
+using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Core.Tests.References;
@@ -55,11 +56,11 @@ public class PullDownFitTests
         first.Predicted[0].C.ShouldBeLessThanOrEqualTo(36);
         var (set, predicted) = (first.SetC, first.PredictedMin!.Value);
         (double, double)[] In(double minutes) => [.. Enumerable.Range(0, 26).Select(i => (minutes * i / 25, 36 - (36 - set) * i / 25.0))];
-        Of(In(predicted)).State.ShouldBe(ProofState.Passed);
-        Of(In(1.4 * predicted)).State.ShouldBe(ProofState.Caution);
-        Of(In(2 * predicted)).State.ShouldBe(ProofState.Stop);
+        Of(In(predicted)).State.ShouldBe(StationState.Passed);
+        Of(In(1.4 * predicted)).State.ShouldBe(StationState.Caution);
+        Of(In(2 * predicted)).State.ShouldBe(StationState.Stop);
         var warm = Of([.. Enumerable.Range(0, 40).Select(i => (3.0 * i, set + 4 + 6 * Math.Exp(-i / 8.0)))]);
-        warm.State.ShouldBe(ProofState.Stop);
+        warm.State.ShouldBe(StationState.Stop);
         warm.Words.ToString().ShouldContain("is not reached");
         warm.Fit.ShouldNotBeEmpty();
     }

@@ -47,7 +47,7 @@ public class VacuumDecayTests
     [Fact]
     public void Fits_give_the_figures_worked_out_elsewhere()
     {
-        DecayVerdictFull Of(double a, double b, double c, double tau, ulong seed, double length) =>
+        DecayJudgement Of(double a, double b, double c, double tau, ulong seed, double length) =>
             VacuumDecay.Of(Series(Rise(a, b, c, tau), seed, length), 20);
         var first = Of(40, 0, 8, 15, 1, 600).Best!;
         first.A.ShouldBe(46.8985, 0.002);

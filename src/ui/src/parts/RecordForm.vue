@@ -19,7 +19,15 @@ const kept = computed(() => props.of);
     </div>
     <div v-for="field in fields" :key="field.path" class="field reading" :class="{ wrong: kept.errors[field.path.slice(1)] }">
       <label :for="`reading-${field.path.slice(1)}`">{{ field.label }}</label>
+      <el-switch
+        v-if="field.input === 'switch'"
+        :id="`reading-${field.path.slice(1)}`"
+        :model-value="kept.typed[field.path.slice(1)] === 'true'"
+        :aria-label="field.label"
+        @update:model-value="(on: string | number | boolean) => (kept.typed[field.path.slice(1)] = String(on))"
+      />
       <el-input
+        v-else
         :id="`reading-${field.path.slice(1)}`"
         v-model="kept.typed[field.path.slice(1)]"
         :data-reading="field.path.slice(1)"

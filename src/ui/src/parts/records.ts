@@ -7,7 +7,7 @@ import { editable, shown } from './show';
 import { useRig } from '../stores/rig';
 
 export type Kept = RigView['records'][number];
-const readingsIn = (record: Kept) => (record as unknown as { readings: Record<string, number | null | undefined> }).readings;
+const readingsIn = (record: Kept) => (record as unknown as { readings: Record<string, number | boolean | null | undefined> }).readings;
 
 /** Readings of one kind as they are typed and kept: what is recorded is never changed, a correction is a new record that points at the old. */
 export function useRecords(kind: string) {
@@ -49,7 +49,7 @@ export function useRecords(kind: string) {
     for (const field of recordFieldsOf(kind)) {
       const name = field.path.slice(1);
       const value = readingsIn(old)[name];
-      before[name] = typeof value === 'number' ? editable(value, field.quantity!) : '';
+      before[name] = typeof value === 'number' ? editable(value, field.quantity!) : typeof value === 'boolean' ? String(value) : '';
       typed[name] = before[name];
     }
   }
@@ -57,7 +57,7 @@ export function useRecords(kind: string) {
   const readingsOf = (r: Kept): string =>
     recordFieldsOf(kind)
       .filter((f) => typeof readingsIn(r)[f.path.slice(1)] === 'number')
-      .map((f) => shown(readingsIn(r)[f.path.slice(1)]!, f.quantity!))
+      .map((f) => shown(readingsIn(r)[f.path.slice(1)] as number, f.quantity!))
       .join(' · ');
   const isCorrected = (id: string) => records.value.some((r) => r.corrects === id);
   const forget = () => (corrects.value = null);

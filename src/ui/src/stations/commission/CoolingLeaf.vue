@@ -8,13 +8,14 @@ import { shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
 import { useSaid, useWriting } from './proof';
+import ReadingField from './ReadingField.vue';
 import WhoReads from './WhoReads.vue';
 
 /** How fast it cools, against what was predicted from the same warmth. */
 const rig = useRig();
 const cooling = computed(() => rig.assessment?.commission?.cooling ?? null);
 const { verdict, findings } = useSaid(() => cooling.value);
-const { by, errors, refused, busy, write } = useWriting();
+const { by, errors, refused, busy, write, toRead } = useWriting();
 const cabin = ref('');
 const minute = ref('');
 const begun = computed(() => (cooling.value?.readings.length ?? 0) > 0);
@@ -77,15 +78,8 @@ const picture = computed<EChartsCoreOption>(() => {
         </p>
         <WhoReads v-model="by" />
         <form @submit.prevent="record(!begun)">
-          <label class="big" :class="{ wrong: errors.cabinC }"
-            >The space is
-            <span><input v-model="cabin" data-cooling="cabinC" autocomplete="off" /> {{ symbolOf('temperature') }}</span></label
-          >
-          <em v-if="errors.cabinC" role="alert">{{ errors.cabinC }}</em>
-          <label v-if="begun" class="minute"
-            >at minute <input v-model="minute" data-cooling="minute" placeholder="now" autocomplete="off"
-          /></label>
-          <em v-if="errors.minute" role="alert">{{ errors.minute }}</em>
+          <ReadingField v-model="cabin" name="cabinC" label="The space is" :unit="symbolOf('temperature')" :error="errors.cabinC" />
+          <ReadingField v-if="begun" v-model="minute" name="minute" label="at minute" hint="now" :error="errors.minute" />
           <p v-if="refused" class="severity-stop" role="alert">{{ refused }}</p>
           <p class="acts">
             <button type="submit" class="plain" :disabled="busy" data-cooling="write">
@@ -97,6 +91,7 @@ const picture = computed<EChartsCoreOption>(() => {
       </template>
     </template>
     <template v-if="cooling" #act>
+      <button type="button" class="plain jump" data-jump @click="toRead">+ reading</button>
       <dl class="now" data-cooling-now>
         <div>
           <dt>set-point</dt>

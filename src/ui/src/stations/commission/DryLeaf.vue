@@ -12,6 +12,7 @@ import { recordFieldsOf } from '../../api/description';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
 import { useSaid, useWriting } from './proof';
+import ReadingField from './ReadingField.vue';
 import WhoReads from './WhoReads.vue';
 
 /** Dry, leaking or wet: the readings against three stories, and what comes next. */
@@ -19,7 +20,7 @@ const rig = useRig();
 const proof = computed(() => rig.assessment?.commission ?? null);
 const dry = computed(() => proof.value?.dry ?? null);
 const { verdict, findings } = useSaid(() => dry.value);
-const { by, errors, refused, busy, write } = useWriting();
+const { by, errors, refused, busy, write, toRead } = useWriting();
 const kit = computed(() => rig.design!.commission.vacuum);
 const begun = computed(() => dry.value?.heldMin !== null && dry.value?.heldMin !== undefined);
 const value = ref('');
@@ -28,17 +29,6 @@ const chosen = ref('');
 const units = computed(() => recordFieldsOf('vacuum').find((f) => f.path === '/unit')!.choices);
 const unit = computed(() => chosen.value || (kit.value.unit as string));
 const unitWords = computed(() => units.value.find((u) => u.value === unit.value)?.label ?? '');
-const symbols: Record<string, string> = {
-  inHgVacuum: 'inHg',
-  psiGauge: 'psi',
-  barGauge: 'bar',
-  mPaGauge: 'MPa',
-  kPaGauge: 'kPa',
-  micron: 'micron',
-  torr: 'Torr',
-  mbarAbs: 'mbar abs',
-  paAbs: 'Pa abs',
-};
 async function record(shutOff: boolean): Promise<void> {
   const values = { value: value.value, unit: unit.value, minute: shutOff ? '' : minute.value, shutOff: String(shutOff) };
   if (!value.value.trim()) {
@@ -123,11 +113,7 @@ const minutes = (m: number | null | undefined) =>
         </p>
         <WhoReads v-model="by" />
         <form class="reading" @submit.prevent="record(false)">
-          <label class="big" :class="{ wrong: errors.value }"
-            >The gauge shows
-            <span><input v-model="value" inputmode="text" data-vacuum="value" autocomplete="off" /> {{ symbols[unit] ?? unitWords }}</span>
-          </label>
-          <em v-if="errors.value" role="alert">{{ errors.value }}</em>
+          <ReadingField v-model="value" name="value" label="The gauge shows" :unit="unitWords" :error="errors.value" />
           <span class="units" role="group" aria-label="Unit of the gauge">
             <button
               v-for="u in units"
@@ -138,13 +124,10 @@ const minutes = (m: number | null | undefined) =>
               :data-unit="u.value"
               @click="chosen = u.value"
             >
-              {{ symbols[u.value] ?? u.label }}
+              {{ u.label }}
             </button>
           </span>
-          <label v-if="begun" class="minute"
-            >at minute <input v-model="minute" inputmode="decimal" data-vacuum="minute" placeholder="now" autocomplete="off" />
-          </label>
-          <em v-if="errors.minute" role="alert">{{ errors.minute }}</em>
+          <ReadingField v-if="begun" v-model="minute" name="minute" label="at minute" hint="now" :error="errors.minute" />
           <p v-if="refused" class="severity-stop" role="alert">{{ refused }}</p>
           <p class="acts">
             <button type="submit" class="plain" :disabled="busy" data-vacuum="write">write it down</button>
@@ -169,6 +152,7 @@ const minutes = (m: number | null | undefined) =>
       <p v-else class="soft">{{ proof?.notOpened ? say(proof.notOpened) : 'No vacuum is asked on this job.' }}</p>
     </template>
     <template v-if="dry" #act>
+      <button type="button" class="plain jump" data-jump @click="toRead">+ reading</button>
       <dl v-if="dry.nowPa !== null" class="now" data-now>
         <div>
           <dt>now</dt>

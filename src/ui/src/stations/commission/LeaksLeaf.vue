@@ -5,7 +5,7 @@ import { recordFieldsOf } from '../../api/description';
 import { say } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaid, useWriting } from './proof';
+import { marks, useSaid, useWriting } from './proof';
 import WhoReads from './WhoReads.vue';
 
 /** Every joint, one after the other, with what it was looked at and what was found. */
@@ -22,10 +22,9 @@ const found = [
   { value: 'leaks', words: 'bubbles' },
   { value: 'unsure', words: 'not sure' },
 ];
-const marks = { open: '○', passed: '●', caution: '▲', stop: '◆' } as const;
-const say1 = (joint: string, result: string, remade = false) =>
+const looked = (joint: string, result: string, remade = false) =>
   write('leak', { joint, method: method.value, state: state.value, result, remade: String(remade) });
-const remade = (row: JointRow) => say1(row.joint, 'dry', true);
+const remade = (row: JointRow) => looked(row.joint, 'dry', true);
 </script>
 
 <template>
@@ -81,7 +80,7 @@ const remade = (row: JointRow) => say1(row.joint, 'dry', true);
             >{{ say(j.words) }}<template v-if="j.by">, {{ j.by }}</template></span
           >
           <span class="acts">
-            <button v-for="f in found" :key="f.value" type="button" class="plain" :disabled="busy" @click="say1(j.joint, f.value)">
+            <button v-for="f in found" :key="f.value" type="button" class="plain" :disabled="busy" @click="looked(j.joint, f.value)">
               {{ f.words }}
             </button>
             <button v-if="j.state === 'stop'" type="button" class="plain" :disabled="busy" @click="remade(j)">made anew, dry now</button>

@@ -5,12 +5,11 @@ import { say } from '../../parts/show';
 import { pathOf } from '../../run/place';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
+import { marks, proofWords } from './proof';
 
 /** What is proved on this job, in its order; what was not opened is not asked. */
 const rig = useRig();
 const proof = computed(() => rig.assessment?.commission ?? null);
-const marks = { open: '○', passed: '●', caution: '▲', stop: '◆' } as const;
-const words = { open: 'open', passed: 'proved', caution: 'caution', stop: 'stop' } as const;
 </script>
 
 <template>
@@ -28,7 +27,7 @@ const words = { open: 'open', passed: 'proved', caution: 'caution', stop: 'stop'
         <li v-for="p in proof.proof" :key="p.leaf" :class="p.state">
           <RouterLink :to="pathOf(rig.id, 'commission', p.leaf)" :data-part="p.leaf">
             <i aria-hidden="true">{{ marks[p.state] }}</i>
-            <b>{{ p.name }}</b> <small>{{ words[p.state] }}</small>
+            <b>{{ p.name }}</b> <small>{{ proofWords[p.state] }}</small>
             <span>{{ say(p.words) }}</span>
             <span class="next">{{ say(p.next) }}</span>
           </RouterLink>

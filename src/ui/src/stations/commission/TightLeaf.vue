@@ -8,6 +8,7 @@ import type { HoldRow, NitrogenStep } from '../../api/generated/schema';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
 import { useSaid, useWriting } from './proof';
+import ReadingField from './ReadingField.vue';
 import WhoReads from './WhoReads.vue';
 
 /** How high, in which steps, and whether what is lost is more than the evening's cold. */
@@ -15,7 +16,7 @@ const rig = useRig();
 const proof = computed(() => rig.assessment?.commission ?? null);
 const tight = computed(() => proof.value?.tight ?? null);
 const { verdict, findings } = useSaid(() => tight.value);
-const { by, errors, refused, busy, write } = useWriting();
+const { by, errors, refused, busy, write, toRead } = useWriting();
 const gauge = ref('');
 const pipe = ref('');
 const barometer = ref('');
@@ -58,24 +59,19 @@ const rows: SheetColumn<HoldRow>[] = [
         </p>
         <WhoReads v-model="by" />
         <form @submit.prevent="record(!begun)">
-          <label class="big" :class="{ wrong: errors.gaugePa }"
-            >The gauge shows
-            <span><input v-model="gauge" data-hold="gaugePa" autocomplete="off" /> {{ symbolOf('gaugePressure') }}</span></label
-          >
-          <em v-if="errors.gaugePa" role="alert">{{ errors.gaugePa }}</em>
-          <label class="big" :class="{ wrong: errors.pipeC }"
-            >The pipe is <span><input v-model="pipe" data-hold="pipeC" autocomplete="off" /> {{ symbolOf('temperature') }}</span></label
-          >
-          <em v-if="errors.pipeC" role="alert">{{ errors.pipeC }}</em>
-          <label v-if="begun" class="minute"
-            >at minute <input v-model="minute" data-hold="minute" placeholder="now" autocomplete="off"
-          /></label>
-          <em v-if="errors.minute" role="alert">{{ errors.minute }}</em>
+          <ReadingField v-model="gauge" name="gaugePa" label="The gauge shows" :unit="symbolOf('gaugePressure')" :error="errors.gaugePa" />
+          <ReadingField v-model="pipe" name="pipeC" label="The pipe is" :unit="symbolOf('temperature')" :error="errors.pipeC" />
+          <ReadingField v-if="begun" v-model="minute" name="minute" label="at minute" hint="now" :error="errors.minute" />
           <details>
             <summary>barometer, where one is there</summary>
-            <label class="minute"><input v-model="barometer" data-hold="barometerPa" autocomplete="off" placeholder="1013 mbar" /></label>
+            <ReadingField
+              v-model="barometer"
+              name="barometerPa"
+              label="Air here"
+              :unit="symbolOf('absolutePressure')"
+              :error="errors.barometerPa"
+            />
           </details>
-          <em v-if="errors.barometerPa" role="alert">{{ errors.barometerPa }}</em>
           <p v-if="refused" class="severity-stop" role="alert">{{ refused }}</p>
           <p class="acts">
             <button type="submit" class="plain" :disabled="busy" data-hold="write">
@@ -94,6 +90,9 @@ const rows: SheetColumn<HoldRow>[] = [
         </AskGroup>
       </template>
       <p v-else class="soft">{{ proof?.notOpened ? say(proof.notOpened) : 'No nitrogen is asked on this job.' }}</p>
+    </template>
+    <template v-if="tight" #act>
+      <button type="button" class="plain jump" data-jump @click="toRead">+ reading</button>
     </template>
     <template v-if="tight" #picture>
       <dl class="now" data-hold-now>

@@ -1,13 +1,20 @@
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { ask, Refused } from '../../api/client';
-import type { Finding, ProofState, RigView, StationState, Verdict } from '../../api/generated/schema';
+import type { Finding, RigView, StationState, Verdict } from '../../api/generated/schema';
 import { decimalComma, settings } from '../../parts/settings';
 import { useLeaf } from '../../run/place';
 import { useRig } from '../../stores/rig';
 
-/** How a part of the proof stands, as a station's state. */
-export const stateOf = (state: ProofState): StationState => (state === 'open' ? 'open' : state);
+/** The shape of each state, and its word for a part of the proof. */
+export const marks: Record<StationState, string> = { open: '○', resting: '○', passed: '●', caution: '▲', stop: '◆' };
+export const proofWords: Record<StationState, string> = {
+  open: 'open',
+  resting: 'waits',
+  passed: 'proved',
+  caution: 'caution',
+  stop: 'stop',
+};
 
 /** Writes readings down as records, under the name that this device knows; says what was refused, field by field. */
 export function useWriting() {
@@ -36,16 +43,18 @@ export function useWriting() {
       busy.value = false;
     }
   }
-  return { by, errors, refused, busy, write };
+  /** Brings the reading's field under the thumb. */
+  const toRead = () => document.querySelector<HTMLInputElement>('[data-read]')?.focus();
+  return { by, errors, refused, busy, write, toRead };
 }
 
 /** A leaf whose answer is what stands and what comes next. */
-export function useSaid(of: () => { state: ProofState; words: Verdict['headline']; next: Verdict['detail'] } | null | undefined) {
+export function useSaid(of: () => { state: StationState; words: Verdict['headline']; next: Verdict['detail'] } | null | undefined) {
   const leaf = useLeaf();
   const findings = computed<Finding[]>(() => leaf.value?.findings ?? []);
   const verdict = computed<Verdict | undefined>(() => {
     const view = of();
-    return view ? { state: stateOf(view.state), headline: view.words, detail: view.next } : undefined;
+    return view ? { state: view.state, headline: view.words, detail: view.next } : undefined;
   });
   return { verdict, findings };
 }
