@@ -54,6 +54,52 @@ public sealed class AttachmentRow
     public required byte[] Content { get; init; }
 }
 
+/// <summary>What one instrument measures at a rig.</summary>
+public sealed class ChannelRow
+{
+    public int Id { get; init; }
+    public Guid RigId { get; init; }
+    public required string Instrument { get; init; }
+    public required string Quantity { get; init; }
+
+    /// <summary>Made by a simulation: never taken for what was measured.</summary>
+    public bool Simulated { get; init; }
+}
+
+/// <summary>One reading of an instrument.</summary>
+public sealed class ReadingRow
+{
+    public int ChannelId { get; init; }
+
+    /// <summary>By the instrument's clock, ms since 1970.</summary>
+    public long At { get; init; }
+
+    public long Seq { get; init; }
+
+    /// <summary>SI; null where the instrument had none to give.</summary>
+    public double? Value { get; init; }
+
+    public int Quality { get; init; }
+
+    /// <summary>By this machine's clock, ms since 1970.</summary>
+    public long Arrived { get; init; }
+
+    /// <summary>It came too late for a verdict that was given.</summary>
+    public bool Late { get; init; }
+}
+
+/// <summary>Least and most of a channel in a minute, so that a long trace opens at once.</summary>
+public sealed class MinuteRow
+{
+    public int ChannelId { get; init; }
+
+    /// <summary>Since 1970.</summary>
+    public long Minute { get; init; }
+
+    public double Low { get; init; }
+    public double High { get; init; }
+}
+
 /// <summary>The store: one SQLite file, write-ahead log, every acknowledged change on the disk.</summary>
 public sealed class VantoStore(DbContextOptions<VantoStore> options) : DbContext(options)
 {
@@ -61,6 +107,9 @@ public sealed class VantoStore(DbContextOptions<VantoStore> options) : DbContext
     public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
     public DbSet<RecordRow> Records => Set<RecordRow>();
     public DbSet<AttachmentRow> Attachments => Set<AttachmentRow>();
+    public DbSet<ChannelRow> Channels => Set<ChannelRow>();
+    public DbSet<ReadingRow> Readings => Set<ReadingRow>();
+    public DbSet<MinuteRow> Minutes => Set<MinuteRow>();
 
     /// <inheritdoc />
     protected override void OnModelCreating(ModelBuilder modelBuilder)
@@ -75,6 +124,22 @@ public sealed class VantoStore(DbContextOptions<VantoStore> options) : DbContext
         {
             attachment.HasKey(a => a.Id);
             attachment.HasOne<RigRow>().WithMany().HasForeignKey(a => a.RigId).OnDelete(DeleteBehavior.Cascade);
+        });
+        modelBuilder.Entity<ChannelRow>(channel =>
+        {
+            channel.HasKey(c => c.Id);
+            channel.HasIndex(c => new { c.RigId, c.Instrument, c.Quantity, c.Simulated }).IsUnique();
+            channel.HasOne<RigRow>().WithMany().HasForeignKey(c => c.RigId).OnDelete(DeleteBehavior.Cascade);
+        });
+        modelBuilder.Entity<ReadingRow>(reading =>
+        {
+            reading.HasKey(r => new { r.ChannelId, r.At, r.Seq });
+            reading.HasOne<ChannelRow>().WithMany().HasForeignKey(r => r.ChannelId).OnDelete(DeleteBehavior.Cascade);
+        });
+        modelBuilder.Entity<MinuteRow>(minute =>
+        {
+            minute.HasKey(m => new { m.ChannelId, m.Minute });
+            minute.HasOne<ChannelRow>().WithMany().HasForeignKey(m => m.ChannelId).OnDelete(DeleteBehavior.Cascade);
         });
         modelBuilder.Entity<RecordRow>(record =>
         {

@@ -5,6 +5,7 @@ return args.FirstOrDefault() switch
     "describe" => await Describe.Run(args[1]),
     "schema" => SchemaPage.Write(args[1]),
     "backup" => StoreCommands.Backup(args[1], args[2]),
+    "simulate" => await Vanto.Web.Instruments.SimulateCommand.Run(args[1..]),
     "restore" => StoreCommands.Restore(args[1], args[2]),
     _ => await Server.Run(args),
 };

@@ -15,6 +15,7 @@ using Vanto.Web.Crew;
 using Vanto.Web.Energy;
 using Vanto.Web.Handover;
 using Vanto.Web.Install;
+using Vanto.Web.Instruments;
 using Vanto.Web.Load;
 using Vanto.Web.Mount;
 using Vanto.Web.Plan;
@@ -139,6 +140,9 @@ public static class Server
     public static void Register(IServiceCollection services, StationRegistry stations)
     {
         services.AddScoped<RigLog>();
+        services.AddScoped<ReadingLog>();
+        services.AddSingleton<ReadingQueue>();
+        services.AddSingleton<InstrumentDesk>();
         services.AddScoped<RigDesk>();
         services.AddSingleton(stations);
         services.AddSingleton<AssessmentCache>();
@@ -208,6 +212,8 @@ public static class Server
         api.MapInstall();
         api.MapPhotos();
         api.MapCommission();
+        api.MapInstruments();
+        api.MapPractice();
         api.MapCrew();
         api.MapUnits();
         api.MapProposals();

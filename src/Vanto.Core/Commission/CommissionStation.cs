@@ -110,6 +110,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         new("readings", "start-up", "Does it do what was predicted?"),
         new("cooling", "cooling down", "Does it cool as fast as predicted?"),
         new("fault", "fault", "What is wrong, and what first?"),
+        new("instruments", "instruments", "What do the instruments say, now and before?"),
+        new("practice", "practice", "Would you have seen it?"),
     ];
 
     /// <inheritdoc />
@@ -206,6 +208,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
                 ["readings"] = start.Verdict.Headline,
                 ["cooling"] = cooling.View.Words,
                 ["fault"] = fault.View.Words,
+                ["practice"] = Phrase.Of($"Ten vacuums that stand, ten units that run: name what is hidden, see why."),
+                ["instruments"] = Phrase.Of($"Live, simulated, or out of a file: what is read is taken over into the proof from here."),
             },
         };
     }

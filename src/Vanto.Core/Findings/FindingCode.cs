@@ -401,6 +401,7 @@ public enum FindingCode
     [Judged("plan", "roof.heat", Severity.Caution, Field = "/plan/when/outOfHeat")] RoofInHeat,
     [Judged("plan", "supply.small", Severity.Stop, Field = "/plan/when/supplyW")] SupplySmall,
 
+    [Judged("install", "cost.off", Severity.Note, Leaf = "took")] CostOff,
     [Judged("install", "event.clash", Severity.Stop, Leaf = "log")] EventClash,
     [Judged("install", "events.missing", Severity.Note, Leaf = "log")] EventsMissing,
     [Judged("install", "gate.overridden", Severity.Caution, Severity.Stop)] GateOverridden,

@@ -60,7 +60,9 @@ public sealed class FoldedStep(string id)
 }
 
 /// <summary>A note, a part used, something left for later.</summary>
-public sealed record SiteEntry(EventType Type, string Step, string Text, string By, double AtMs);
+/// <param name="Value">How much of a part.</param>
+/// <param name="Each">What one of it cost, where that was written down.</param>
+public sealed record SiteEntry(EventType Type, string Step, string Text, string By, double AtMs, double? Value = null, double? Each = null);
 
 /// <summary>All that the events say.</summary>
 public sealed record FoldedLog(IReadOnlyDictionary<string, FoldedStep> Steps, IReadOnlyList<FoldRemark> Remarks, IReadOnlyList<SiteEntry> Entries);
@@ -105,7 +107,7 @@ public static class EventFold
         var lastByDevice = new Dictionary<(string Step, string Field), Dictionary<string, double>>();
         foreach (var e in Resolved(events, remarks))
             if (e.Event.Step.Length == 0 || e.Event.Type is EventType.NoteAdded or EventType.LeftForLater or EventType.PartUsed)
-                entries.Add(new SiteEntry(e.Event.Type, e.Event.Step, e.Event.Text, e.By, e.Event.AtMs));
+                entries.Add(new SiteEntry(e.Event.Type, e.Event.Step, e.Event.Text, e.By, e.Event.AtMs, e.Event.Value, e.Event.Each));
             else
                 Walk(steps.TryGetValue(e.Event.Step, out var step) ? step : steps[e.Event.Step] = new FoldedStep(e.Event.Step), e, open, remarks, lastByDevice);
         foreach (var step in steps.Values)

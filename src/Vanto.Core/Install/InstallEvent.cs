@@ -31,6 +31,7 @@ public sealed record InstallValues : DesignPart
     [Ask("Text", Longest = 1000)] public string Text { get; init; } = "";
     [Ask("Field", Longest = 80)] public string Field { get; init; } = "";
     [Field(QuantityKind.Number, -1e12, 1e12, Label = "Value", Optional = true)] public double? Value { get; init; }
+    [Field(QuantityKind.Number, 0, 1e6, Label = "Paid for each", Optional = true)] public double? Each { get; init; }
     [Ask("As typed", Longest = 60)] public string AsTyped { get; init; } = "";
     [Ask("Second person", Longest = 60)] public string Second { get; init; } = "";
     [Ask("Whole picture", Longest = 64, Help = "hash of the large one, where it is kept too")] public string Whole { get; init; } = "";

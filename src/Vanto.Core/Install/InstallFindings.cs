@@ -19,8 +19,12 @@ public static class InstallFindings
     private const double OtherPace = 0.10;
 
     internal static IEnumerable<Finding> Of(IReadOnlyList<SiteStep> steps, FoldedLog log, IReadOnlyDictionary<string, JobStep> byId,
-        PlanDesign plan, IReadOnlyList<InstallRecord> records)
+        PlanDesign plan, IReadOnlyList<InstallRecord> records, WhatItTook took)
     {
+        foreach (var row in took.Rows.Where(r => r.Off))
+            yield return Finding.Of(FindingCode.CostOff, Severity.Note,
+                Phrase.Of($"{row.Words}: {row.Taken:Number} {row.Unit} of {row.Planned:Number} quoted, "
+                + $"{Readable.Money(Math.Abs(row.Total), plan.Quote.Currency)} {(row.Total > 0 ? "more" : "less")}."));
         var ratios = steps.Where(x => x is { State: SiteState.Done, HandsMs: > 0, LikelyMin: > 0 }).OrderBy(x => x.DoneMs)
             .Select(x => x.HandsMs / MinuteMs / x.LikelyMin * plan.When.Pace).ToList();
         var pace = Math.Round(PaceFactor.Of(ratios), 2);

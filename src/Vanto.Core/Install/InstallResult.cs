@@ -84,6 +84,9 @@ public sealed record InstallAssessment(Verdict Verdict, IReadOnlyList<Finding> F
     public IReadOnlyList<FoldRemark> Remarks { get; init; } = [];
     public int Done { get; init; }
 
+    /// <summary>Hours and parts against the quote.</summary>
+    public required WhatItTook Took { get; init; }
+
     /// <summary>Letters that a reason has at least.</summary>
     public int LeastReason => GateEvaluator.ReasonLength;
 

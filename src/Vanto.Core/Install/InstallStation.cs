@@ -28,6 +28,7 @@ public sealed class InstallStation : Station<InstallAssessment>
         new("step", "step", "What is next, and what must hold before it goes on?"),
         new("all", "all steps", "What is done, what runs, what is left?"),
         new("log", "log", "What was written down?"),
+        new("took", "what it took", "What did it take, against what was quoted?"),
     ];
 
     /// <inheritdoc />
@@ -59,7 +60,8 @@ public sealed class InstallStation : Station<InstallAssessment>
             ?? steps.FirstOrDefault(x => x.Ready) ?? steps.FirstOrDefault(x => x.State == SiteState.Waiting);
         var ready = steps.Where(x => x.Ready && x.Id != current?.Id).ToList();
         var done = steps.Count(x => x.State is SiteState.Done or SiteState.Skipped);
-        var findings = Finding.Ranked(InstallFindings.Of(steps, log, byId, s.Design, records));
+        var took = WhatItTook.Of(plan, s.Design, steps, log.Entries);
+        var findings = Finding.Ranked(InstallFindings.Of(steps, log, byId, s.Design, records, took));
         return new InstallAssessment(Say(steps, current, done, findings), findings)
         {
             Steps = steps,
@@ -71,6 +73,7 @@ public sealed class InstallStation : Station<InstallAssessment>
             Entries = log.Entries,
             Remarks = log.Remarks,
             Done = done,
+            Took = took,
             Outside = [.. log.Steps.Keys.Where(id => !byId.ContainsKey(id)).Order(StringComparer.Ordinal)],
             Held = records.GroupBy(r => r.Event.Device).ToDictionary(g => g.Key, g =>
             {
@@ -85,6 +88,7 @@ public sealed class InstallStation : Station<InstallAssessment>
                 ["all"] = Phrase.Of($"{done:Count} of {steps.Count:Count} steps are done; {Readable.Span(steps.Where(x => x.State != SiteState.Done
                     && x.State != SiteState.Skipped).Sum(x => x.LikelyMin))} of hands are left."),
                 ["log"] = Phrase.Of($"{Calls.Many(records.Count, "event")}, {Calls.Many(log.Entries.Count, "note")}."),
+                ["took"] = took.Say(plan.Currency),
             },
         };
     }

@@ -39,6 +39,7 @@ public sealed class PlanMaker(PlanSetting s, TaskNetwork net, ScheduleProblem pr
             Chance = inTime?.Done.Chance ?? 0,
             ToolsKg = tools.Sum(t => t.MassKg),
             Gross = quote.Sum.Gross,
+            Sum = quote.Sum,
             Currency = s.Design.Quote.Currency,
         };
         var findings = Finding.Ranked(new PlanFindings(s, net, problem, result, hopeless, inTime?.EarlierMin ?? 0).All());

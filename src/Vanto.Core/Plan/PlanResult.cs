@@ -113,6 +113,9 @@ public sealed record PlanAssessment(Verdict Verdict, IReadOnlyList<Finding> Find
 
     public string Currency { get; init; } = "";
 
+    /// <summary>The price and what it is made of, for the station that holds it against what the work took.</summary>
+    internal QuoteSum Sum { get; init; } = new(0, 0, 0, 0, 0, 0);
+
     /// <inheritdoc />
     public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();
 }

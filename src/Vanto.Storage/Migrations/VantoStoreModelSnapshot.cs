@@ -44,6 +44,81 @@ namespace Vanto.Storage.Migrations
                     b.ToTable("Attachments");
                 });
 
+            modelBuilder.Entity("Vanto.Storage.ChannelRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Instrument")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Quantity")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("RigId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Simulated")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("RigId", "Instrument", "Quantity", "Simulated")
+                        .IsUnique();
+
+                    b.ToTable("Channels");
+                });
+
+            modelBuilder.Entity("Vanto.Storage.MinuteRow", b =>
+                {
+                    b.Property<int>("ChannelId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("Minute")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("High")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("Low")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("ChannelId", "Minute");
+
+                    b.ToTable("Minutes");
+                });
+
+            modelBuilder.Entity("Vanto.Storage.ReadingRow", b =>
+                {
+                    b.Property<int>("ChannelId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("Seq")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("Arrived")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("Late")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Quality")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("Value")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("ChannelId", "At", "Seq");
+
+                    b.ToTable("Readings");
+                });
+
             modelBuilder.Entity("Vanto.Storage.RecordRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -136,6 +211,33 @@ namespace Vanto.Storage.Migrations
                     b.HasOne("Vanto.Storage.RigRow", null)
                         .WithMany()
                         .HasForeignKey("RigId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Vanto.Storage.ChannelRow", b =>
+                {
+                    b.HasOne("Vanto.Storage.RigRow", null)
+                        .WithMany()
+                        .HasForeignKey("RigId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Vanto.Storage.MinuteRow", b =>
+                {
+                    b.HasOne("Vanto.Storage.ChannelRow", null)
+                        .WithMany()
+                        .HasForeignKey("ChannelId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Vanto.Storage.ReadingRow", b =>
+                {
+                    b.HasOne("Vanto.Storage.ChannelRow", null)
+                        .WithMany()
+                        .HasForeignKey("ChannelId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });

@@ -27,6 +27,8 @@ public static class CrewAddresses
         return parts switch
         {
             ["api", "rigs", _, "install", "events" or "photos"] or ["api", "rigs", _, "records"] => CrewRight.Record,
+            ["api", "rigs", _, "instruments", "broker"] => CrewRight.Share,
+            ["api", "rigs", _, "instruments", ..] => CrewRight.Record,
             ["api", "rigs", _, "plan", "prices"] => CrewRight.Prices,
             _ => CrewRight.Design,
         };

@@ -89,7 +89,8 @@ public class LayerTests
     [InlineData("Vanto.Core", new string[0])]
     [InlineData("Vanto.Storage", new[] { "Vanto.Core" })]
     [InlineData("Vanto.Documents", new[] { "Vanto.Core" })]
-    [InlineData("Vanto.Web", new[] { "Vanto.Core", "Vanto.Storage", "Vanto.Documents" })]
+    [InlineData("Vanto.Instruments", new[] { "Vanto.Core" })]
+    [InlineData("Vanto.Web", new[] { "Vanto.Core", "Vanto.Storage", "Vanto.Documents", "Vanto.Instruments" })]
     public void Each_project_leans_only_on_those_below_it(string project, string[] below)
     {
         var folder = AppContext.BaseDirectory;

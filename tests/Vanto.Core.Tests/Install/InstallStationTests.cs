@@ -19,7 +19,8 @@ public class InstallStationTests
 
         public JobDesign Design => design;
 
-        public Site Say(EventType type, string step = "", double minute = 0, string text = "", string field = "", double? value = null, string second = "")
+        public Site Say(EventType type, string step = "", double minute = 0, string text = "", string field = "", double? value = null, string second = "",
+            double? each = null)
         {
             var n = _records.Count + 1;
             _records.Add(new InstallRecord(Guid.NewGuid(), DateTimeOffset.UnixEpoch, "Wren", new InstallValues
@@ -33,6 +34,7 @@ public class InstallStationTests
                 Text = text,
                 Field = field,
                 Value = value,
+                Each = each,
                 Second = second,
             }, null));
             return this;
@@ -155,6 +157,35 @@ public class InstallStationTests
             L = 3
         }, null);
         Assessor.Assess(Van, [brought]).Install!.Findings.Single(f => f.Code == "events.missing").Words.ToString().ShouldContain("2 events of phone");
+    }
+
+    /// <summary>Standard costing: what each cost more, times what was taken, and what was taken more, times what each was to cost.</summary>
+    [Fact]
+    public void What_it_took_is_held_against_the_quote()
+    {
+        var priced = Van with
+        {
+            Plan = Van.Plan with { Crew = [new CrewDesign { Name = "Wren", RateH = 46 }], Prices = [new PriceDesign { Item = "sealant", Price = 1.85 }] },
+        };
+        var site = new Site(priced);
+        site.Now.Took.Rows.ShouldBeEmpty();
+        site.Now.Took.Margin.ShouldBe(site.Now.Took.QuotedMargin);
+        var step = Assessor.Assess(priced).Plan!.Steps.First(p => p.People.Count == 1).Id;
+        site.Do(step, 0, 600);
+        var hours = site.Now.Took.Rows.Single();
+        hours.Taken.ShouldBe(10, 0.01);
+        hours.ByPrice.ShouldBe(0);
+        hours.ByQuantity.ShouldBe(QuoteSum.Cent((decimal)(hours.Taken - hours.Planned) * 46), 0.01m);
+        hours.Off.ShouldBeTrue();
+        site.Now.Findings.ShouldContain(f => f.Code == "cost.off");
+        var part = site.Now.Took.Parts.First(p => p.Each > 0);
+        site.Say(EventType.PartUsed, text: part.Id, value: 2, each: (double)part.Each! + 0.5);
+        var used = site.Now.Took.Rows.Single(r => r.Words == part.Name);
+        used.ByPrice.ShouldBe(1.00m, 0.01m);
+        used.ByQuantity.ShouldBe(QuoteSum.Cent((decimal)(2 - used.Planned) * part.Each!.Value), 0.01m);
+        var took = site.Now.Took;
+        took.Cost.ShouldBe(took.Quoted + took.Total);
+        took.Margin.ShouldBeLessThan(took.QuotedMargin);
     }
 
     [Fact]

@@ -81,6 +81,7 @@ const empty = (): InstallValues => ({
   text: '',
   field: '',
   value: null,
+  each: null,
   asTyped: '',
   second: '',
   whole: '',
