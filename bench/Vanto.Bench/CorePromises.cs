@@ -1,6 +1,7 @@
 using Vanto.Core.Commission;
 using Vanto.Core.Energy;
 using Vanto.Core.Install;
+using Vanto.Core.Instruments;
 using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
@@ -47,6 +48,7 @@ public static class CorePromises
         var log = DemoSite.Events(marigold, int.MaxValue);
         var step = EventFold.Fold(log, (_, _) => []).Steps["n2-steps"];
         yield return LongHold();
+        yield return MillionReadings();
         yield return Measured.Time("gates of a step", 0.2, 200, () => GateEvaluator.Open(proving, step, false, facts));
         InstallRecord[] long5000 = [.. Enumerable.Range(0, 5000).Select(i => log[i % log.Count] is var e
             ? e with { Id = Guid.NewGuid(), Event = e.Event with { L = e.Event.L + i, Seq = i } } : null!)];
@@ -62,6 +64,14 @@ public static class CorePromises
         VacuumPoint[] readings = [.. Enumerable.Range(0, 4 * 3600).Select(t => new VacuumPoint(t, (40 + 260 * (1 - Math.Exp(-t / 900.0)))
             * (1 + 0.01 * random.Normal())))];
         return Measured.Time("shape of a vacuum, 4 h of readings", 10, 60, () => VacuumDecay.Of(readings, 20));
+    }
+
+    /// <summary>A trace of a million readings thinned for a picture.</summary>
+    private static Measured MillionReadings()
+    {
+        var random = new SplitMix64(3);
+        TracePoint[] readings = [.. Enumerable.Range(0, 1_000_000).Select(i => new TracePoint(i * 1000L, 100 + random.Normal()))];
+        return Measured.Time("trace of 1,000,000 readings thinned to 800 points", 300, 10, () => Trace.Thinned(readings, 800));
     }
 
     /// <summary>Years, searches and starts.</summary>

@@ -10,7 +10,7 @@ namespace Vanto.Bench;
 public static class ServerPromises
 {
     private const int Port = 5980;
-    private static readonly Uri Address = new($"http://127.0.0.1:{Port}");
+    internal static readonly Uri Address = new($"http://127.0.0.1:{Port}");
     private static readonly string Program = Path.GetFullPath("artifacts/server/Vanto.Web.dll");
 
     /// <summary>Measures start, memory, yard, first page and, where a browser is here, the keystroke.</summary>
@@ -41,7 +41,7 @@ public static class ServerPromises
         return rows;
     }
 
-    private static async Task<Process> Start(string store, params string[] more)
+    internal static async Task<Process> Start(string store, params string[] more)
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
         foreach (var argument in (string[])[Program, "--store", store, "--port", $"{Port}", .. more])
@@ -53,7 +53,7 @@ public static class ServerPromises
         throw new InvalidOperationException("the server did not start");
     }
 
-    private static void Stop(Process process)
+    internal static void Stop(Process process)
     {
         process.Kill();
         process.WaitForExit();
@@ -132,7 +132,7 @@ public static class ServerPromises
         return Measured.Of("200 events of a phone sent and acknowledged", 1000, "ms", times);
     }
 
-    private static async Task<string> Rig(HttpClient http, string name) =>
+    internal static async Task<string> Rig(HttpClient http, string name) =>
         (string)(await http.GetFromJsonAsync<System.Text.Json.Nodes.JsonArray>("/api/rigs"))!.First(r => (string)r!["name"]! == name)!["id"]!;
 
     private static long FirstPageBytes()

@@ -30,6 +30,10 @@ public sealed record StartUpReadings : DesignPart
     [Field(QuantityKind.Percent, 2, 100, Label = "Humidity out of the head", Optional = true)] public double? LeavingRhPct { get; init; }
     [Field(QuantityKind.AirFlow, 0.01, 3, Label = "Air flow of the head", Optional = true)] public double? AirM3s { get; init; }
     [Ask("measured where it blows out")] public bool AirAtOutlet { get; init; }
+    [Field(QuantityKind.Volume, 1e-4, 0.02, Label = "Water poured into the tray", Optional = true)] public double? DrainPouredM3 { get; init; }
+    [Field(QuantityKind.Volume, 0, 0.02, Label = "of it came out", Optional = true)] public double? DrainOutM3 { get; init; }
+    [Field(QuantityKind.Count, 0, 8, Label = "Zones that ran alone", Optional = true)] public int? ZonesAlone { get; init; }
+    [Field(QuantityKind.ElectricPower, 5, 20000, Label = "Watts, all zones together", Optional = true)] public double? ZonesW { get; init; }
     [Field(QuantityKind.Temperature, -10, 60, Label = "Heating: air into the head", Optional = true)] public double? HeatEnteringC { get; init; }
     [Field(QuantityKind.Temperature, -10, 80, Label = "Heating: air out of the head", Optional = true)] public double? HeatLeavingC { get; init; }
     [Field(QuantityKind.Temperature, -30, 40, Label = "Heating: air outdoors", Optional = true)] public double? HeatOutdoorC { get; init; }
@@ -165,7 +169,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         var leaks = opened ? LeakChecks.Of(job.Records<LeakRecord>(), circuit) : default;
         var fault = FaultSearch.Of(job.Records<FaultRecord>(), design.Fault, unit, UnitSheets.Known(job.Design<UnitDesign>(), unit));
         var start = Asking(Judge(job.Records<CommissionRecord>(), job.Result<UnitAssessment>(), job.Result<StartAssessment>(),
-            job.Result<LoadAssessment>(), dry.View, circuit.Method.Heats), opened, work, circuit.Method.Heats && unit.HeatingW > 0);
+            job.Result<LoadAssessment>(), dry.View, circuit.Method.Heats, circuit.Heads), opened, work,
+            circuit.Method.Heats && unit.HeatingW > 0, circuit.Heads);
         var cooling = CoolingProof.Of(job.Records<CoolingRecord>(), job.Result<UnitAssessment>().PullDown, job.Result<LoadAssessment>().Space.SetpointC);
         List<ProofRow> proof =
         [
@@ -258,6 +263,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             Refrigerant = sheet.Refrigerant,
             ProofPa = sheet.ProofPa,
             Method = job.Design<PlanDesign>().Method,
+            Heads = heads,
             Joints = LeakChecks.Joints(heads),
             RoomM3 = Math.Max(1, job.Result<LoadAssessment>().Space.VolumeM3),
         };
@@ -266,23 +272,27 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     private static readonly string[] OfHeating =
         [nameof(StartUpReadings.HeatEnteringC), nameof(StartUpReadings.HeatLeavingC), nameof(StartUpReadings.HeatOutdoorC)];
 
+    private static readonly string[] OfZones = [nameof(StartUpReadings.ZonesAlone), nameof(StartUpReadings.ZonesW)];
+
     private static readonly string[] OfTheCircuit = [nameof(StartUpReadings.VacuumStartPa), nameof(StartUpReadings.VacuumEndPa)];
 
     /// <summary>Whether the refrigerant circuit was opened: a split is joined on site, all else comes sealed and stays so.</summary>
     public static bool Opened(AcUnit unit, WorkKind work) => unit.JoinedOnSite && UnitDesign.Fitting(work);
 
-    private static CommissionAssessment Asking(CommissionAssessment found, bool opened, WorkKind work, bool heats) => found with
-    {
-        Asks = [.. CommissionRecord.Kind.Fields.Select(f => f.Path[1..])
-            .Where(f => opened || !OfTheCircuit.Contains(f, StringComparer.OrdinalIgnoreCase))
-            .Where(f => heats || !OfHeating.Contains(f, StringComparer.OrdinalIgnoreCase))],
-        NotOpened = opened ? null : work switch
+    private static CommissionAssessment Asking(CommissionAssessment found, bool opened, WorkKind work, bool heats,
+        int heads) => found with
         {
-            WorkKind.SoftStarter => Phrase.Of($"Only a soft starter was added: the circuit was not opened, so no vacuum is proved."),
-            WorkKind.LayUp or WorkKind.Wake => Phrase.Of($"Nothing of the circuit is opened for the winter: no vacuum is proved."),
-            _ => Phrase.Of($"The unit comes sealed: no line set, and no vacuum to prove."),
-        },
-    };
+            Asks = [.. CommissionRecord.Kind.Fields.Select(f => f.Path[1..])
+            .Where(f => opened || !OfTheCircuit.Contains(f, StringComparer.OrdinalIgnoreCase))
+            .Where(f => heats || !OfHeating.Contains(f, StringComparer.OrdinalIgnoreCase))
+            .Where(f => heads > 1 || !OfZones.Contains(f, StringComparer.OrdinalIgnoreCase))],
+            NotOpened = opened ? null : work switch
+            {
+                WorkKind.SoftStarter => Phrase.Of($"Only a soft starter was added: the circuit was not opened, so no vacuum is proved."),
+                WorkKind.LayUp or WorkKind.Wake => Phrase.Of($"Nothing of the circuit is opened for the winter: no vacuum is proved."),
+                _ => Phrase.Of($"The unit comes sealed: no line set, and no vacuum to prove."),
+            },
+        };
 
     private static readonly Dictionary<string, FindingCode> Proofs = new()
     {
@@ -297,11 +307,13 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         ["capacity"] = FindingCode.ProofCapacity,
         ["eer"] = FindingCode.ProofEer,
         ["heating"] = FindingCode.ProofHeating,
+        ["drain"] = FindingCode.ProofDrain,
+        ["zones"] = FindingCode.ProofZones,
     };
 
     /// <summary>Judges the newest start-up that is not corrected by another.</summary>
     private static CommissionAssessment Judge(IReadOnlyList<CommissionRecord> records, UnitAssessment unitResult, StartAssessment start, LoadAssessment load,
-        DryView? dry, bool heats)
+        DryView? dry, bool heats, int heads)
     {
         var corrected = records.Select(r => r.Corrects).OfType<Guid>().ToHashSet();
         var record = records.LastOrDefault(r => !corrected.Contains(r.Id)); // in the order written: a clock may be set back
@@ -309,8 +321,8 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             return new CommissionAssessment(
                 new Verdict(StationState.Open, Phrase.Of($"No start-up is recorded yet."),
                     Phrase.Of($"Start the unit, take the readings and write them down here; each is held against its prediction.")),
-                [], Rows(new StartUpReadings(), unitResult.Unit, start, load, dry, heats), null, records.Count);
-        var rows = Rows(record.Readings, unitResult.Unit, start, load, dry, heats);
+                [], Rows(new StartUpReadings(), unitResult.Unit, start, load, dry, heats, heads), null, records.Count);
+        var rows = Rows(record.Readings, unitResult.Unit, start, load, dry, heats, heads);
         var done = rows.Count(r => r.Verdict != BandVerdict.NotDone);
         var worst = rows.Max(r => r.Verdict);
         var findings = rows.Where(r => r.Verdict is BandVerdict.Caution or BandVerdict.Stop)
@@ -335,10 +347,11 @@ public sealed class CommissionStation : Station<CommissionAssessment>
     }
 
     /// <summary>The rows of the table; the vacuum stands among them where the circuit was opened, or where one was taken all the same.</summary>
-    private static List<VerdictRow> Rows(StartUpReadings r, AcUnit unit, StartAssessment start, LoadAssessment load, DryView? dry, bool heats) =>
+    private static List<VerdictRow> Rows(StartUpReadings r, AcUnit unit, StartAssessment start, LoadAssessment load, DryView? dry, bool heats,
+        int heads) =>
     [
         .. dry is not null || r.VacuumStartPa is not null || r.VacuumEndPa is not null ? [VacuumRow(r, dry)] : Array.Empty<VerdictRow>(), StartRow(r, start),
-        VoltsRow(r, unit), .. PowerRows(r, unit, load), SplitRow(r, unit, load), .. StartUpRows.Of(r, unit, load, heats),
+        VoltsRow(r, unit), .. PowerRows(r, unit, load), SplitRow(r, unit, load), .. StartUpRows.Of(r, unit, load, heats, heads),
     ];
 
     private static VerdictRow VacuumRow(StartUpReadings r, DryView? dry)

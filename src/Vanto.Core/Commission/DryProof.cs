@@ -18,6 +18,9 @@ public sealed record CircuitFacts
 
     public required MethodDesign Method { get; init; }
 
+    /// <summary>Heads on the outdoor unit.</summary>
+    public required int Heads { get; init; }
+
     /// <summary>Joints made on site.</summary>
     public required IReadOnlyList<string> Joints { get; init; }
 

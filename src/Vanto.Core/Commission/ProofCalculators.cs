@@ -86,6 +86,38 @@ public sealed record PumpInput : DesignPart
     [Field(ElectricPower, 0, 300, Label = "Inverter when idle")] public double IdleW { get; init; } = 25;
 }
 
+/// <summary>Inputs of <see cref="ProofCalculators.Moving"/>.</summary>
+public sealed record MovingInput : DesignPart
+{
+    [Ask("Refrigerant")] public RefrigerantKind Refrigerant { get; init; } = RefrigerantKind.R32;
+    [Field(Mass, 0.05, 20, Label = "Whole charge")] public double ChargeKg { get; init; } = 0.9;
+    [Field(Mass, 0.05, 20, Label = "Outdoor unit holds, by its sheet", Help = "empty where it does not say", Optional = true)]
+    public double? HoldsKg { get; init; } = 1.2;
+    [Field(GaugePressure, 0, 0.5e6, Label = "Gauge when the gas valve was shut")] public double GaugePa { get; init; } = 20e3;
+    [Field(Temperature, -20, 55, Label = "At")] public double AtC { get; init; } = 25;
+    [Field(Volume, 1e-4, 0.05, Label = "Pipes and head, inside")] public double VolumeM3 { get; init; } = 1.2e-3;
+    [Field(Length, -500, 5000, Label = "Altitude")] public double AltitudeM { get; init; }
+}
+
+/// <summary>Inputs of <see cref="ProofCalculators.CutOutSeen"/>.</summary>
+public sealed record CutOutInput : DesignPart
+{
+    [Field(Voltage, 8, 120, Label = "Cut-out as set")] public double SetV { get; init; } = 11.6;
+    [Field(Voltage, 8, 120, Label = "Cut out at", Help = "empty where it did not", Optional = true)] public double? CutV { get; init; } = 11.75;
+}
+
+/// <summary>Inputs of <see cref="ProofCalculators.TakenOver"/>.</summary>
+public sealed record HandOverInput : DesignPart
+{
+    [Field(Voltage, 50, 300, Label = "Unit's volts")] public double NominalV { get; init; } = 120;
+    [Field(Voltage, 50, 300, Label = "Volts after it took over")] public double Volts { get; init; } = 118;
+    [Field(Number, 50, 60, Label = "Unit's frequency, Hz")] public double NominalHz { get; init; } = 60;
+    [Field(Number, 30, 90, Label = "Frequency after it took over, Hz")] public double Hertz { get; init; } = 61;
+    [Field(Seconds, 0, 600, Label = "Without power for")] public double GapS { get; init; } = 8;
+    [Field(Seconds, 0, 3600, Label = "Started again by itself after", Help = "empty where it did not", Optional = true)]
+    public double? RestartS { get; init; } = 190;
+}
+
 /// <summary>Calculations of the proof, for the Bench and the API.</summary>
 public static class ProofCalculators
 {
@@ -215,5 +247,55 @@ public static class ProofCalculators
             .Step("S_s", "At its start", "k·S", $"{i.StartTimes} × {load.Va:0.##}", load.StartVa, ApparentPower, Citations.Trade)
             .Step("E", "Out of the battery", "(P/η + P_idle)·t", $"{i.HoursLong} h", PumpLoad.EnergyWh(i.Watts, i.HoursLong, i.Efficiency, i.IdleW),
                 QuantityKind.Energy, Citations.Arithmetic).Done();
+    }
+
+    /// <summary>A unit that is moved with its refrigerant in the outdoor part.</summary>
+    [Calculator("moving-pump-down", "Moving a unit", "Whether its refrigerant may be kept in the outdoor unit, and what is left in the pipes",
+        CitationIds = [nameof(Citations.Trade), nameof(Citations.IdealGas)])]
+    public static CalculationResult Moving(MovingInput i)
+    {
+        var level = MovingCheck.Of(i.ChargeKg, i.HoldsKg);
+        var left = ChargeCheck.ResidualKg(i.Refrigerant, i.GaugePa, i.AtC + 273.15, i.VolumeM3, Atmosphere.Pressure(i.AltitudeM));
+        return new ResultBuilder()
+            .Words("may", "Into the outdoor unit", level switch
+            {
+                null => "it holds all of it",
+                Severity.Stop => "it does not hold all of it: recovered by who may",
+                _ => "its sheet does not say how much it holds: ask, or have it recovered",
+            })
+            .Step("m", "Left in pipes and head, g", "p·V·M/(R·T)", $"{i.GaugePa / 1000} kPa gauge, {i.VolumeM3} m³, {i.AtC} °C", GramsPerKg * left, Number,
+                Citations.IdealGas)
+            .Words("how", "How", FormattableString.Invariant($"liquid valve shut, cooling; gas valve shut at 0 to {MovingCheck.MostPa / 1000:0} kPa gauge, ")
+                + FormattableString.Invariant($"power off within 10 s; never below, air drawn in can explode; no fall in {MovingCheck.MostMin:0} min: stop"))
+            .Done();
+    }
+
+    /// <summary>The inverter's low-battery cut-out as it was seen.</summary>
+    [Calculator("cut-out", "Low-battery cut-out", "Whether the inverter lets go where it is set to", CitationIds = [nameof(Citations.Trade)])]
+    public static CalculationResult CutOutSeen(CutOutInput i)
+    {
+        var seen = CutOut.Of(i.SetV, i.CutV);
+        var builder = new ResultBuilder();
+        if (seen.Off is { } off)
+            builder = builder.Step("off", "Off its setting", "|V/V_set − 1|", $"{i.CutV}/{i.SetV}", off, Fraction, Citations.Arithmetic);
+        return builder.Words("judged", "It", seen.Level switch
+        {
+            null => "cuts out where it is set",
+            Severity.Caution => "cuts out a little off its setting: look at the drop on its cable",
+            _ when seen.Off is null => "did not cut out: the battery is not protected by it",
+            _ => "cuts out far off its setting: cable, terminals or setting",
+        }).Done();
+    }
+
+    /// <summary>A source that takes over while the unit runs.</summary>
+    [Calculator("source-taken-over", "Source taken over", "Whether unit and compressor survive the change of the source",
+        CitationIds = [nameof(Citations.Trade)])]
+    public static CalculationResult TakenOver(HandOverInput i)
+    {
+        var seen = HandOver.Of(i.Volts, i.NominalV, i.Hertz, i.NominalHz, i.GapS, i.RestartS);
+        return new ResultBuilder().Step("ΔV", "Volts off", "V/V_n − 1", $"{i.Volts}/{i.NominalV}", i.Volts / i.NominalV - 1, Fraction, Citations.Arithmetic)
+            .Step("Δf", "Frequency off", "f/f_n − 1", $"{i.Hertz}/{i.NominalHz}", i.Hertz / i.NominalHz - 1, Fraction, Citations.Arithmetic)
+            .Words("break", "The gap", seen.Breaks ? "counts as a stop of the unit" : "is too short to be one")
+            .Words("judged", "It", seen.Faults.Count == 0 ? "takes over well" : string.Join("; ", seen.Faults)).Done();
     }
 }

@@ -15,7 +15,7 @@ internal static class StartUpRows
     private const double NearK = 2;
 
     /// <summary>Those that can be judged; the heating where the job asks for it.</summary>
-    public static IEnumerable<VerdictRow> Of(StartUpReadings r, AcUnit unit, LoadAssessment load, bool heats)
+    public static IEnumerable<VerdictRow> Of(StartUpReadings r, AcUnit unit, LoadAssessment load, bool heats, int heads)
     {
         if (r is { RestV: { } rest, SagV: { } low })
             yield return Sag(rest, low);
@@ -26,6 +26,39 @@ internal static class StartUpRows
                 yield return row;
         if (heats && unit.HeatingW > 0)
             yield return Heating(r, unit, load);
+        if (r is { DrainPouredM3: { } poured, DrainOutM3: { } ran })
+            yield return Drain(poured, ran);
+        if (heads > 1 && (r.ZonesAlone is not null || r.ZonesW is not null))
+            yield return Zones(r, heads);
+    }
+
+    private const double LeastPouredM3 = 1e-3, DrainPass = 0.9, DrainLow = 0.6;
+
+    /// <summary>Water is poured, at least a litre; what stays in the tray stays in the wall later. Common practice, no published source.</summary>
+    private static VerdictRow Drain(double poured, double ran)
+    {
+        var share = ran / poured;
+        var verdict = share > 1.05 ? BandVerdict.Caution : poured < LeastPouredM3 ? BandVerdict.Caution : share >= DrainPass ? BandVerdict.Pass
+            : share >= DrainLow ? BandVerdict.Caution : BandVerdict.Stop;
+        return new VerdictRow("drain", "Drain, poured and run out", new Measure(ran, QuantityKind.Volume), new Measure(poured, QuantityKind.Volume),
+            Phrase.Of($"≥ 90 % of a litre or more"), verdict, share > 1.05 ? Phrase.Of($"More came out than was poured: read again.")
+                : poured < LeastPouredM3 ? Phrase.Of($"{poured:Volume} is too little to show a trap or a sag: pour a litre.")
+                : verdict == BandVerdict.Pass ? Phrase.Of($"{share:Fraction} ran out.")
+                : Phrase.Of($"Only {share:Fraction} ran out: a sag, no fall, or the end stands in water. Look indoors for the rest."),
+            Working.Start().Step("x", "out/poured", $"{ran * 1000:0.##}/{poured * 1000:0.##} L", share, "", Citations.Trade).Done());
+    }
+
+    /// <summary>Every zone alone, then all together. Common practice, no published source.</summary>
+    private static VerdictRow Zones(StartUpReadings r, int heads)
+    {
+        var alone = r.ZonesAlone ?? 0;
+        var verdict = alone < heads ? BandVerdict.Stop : r.ZonesW is null ? BandVerdict.Caution : BandVerdict.Pass;
+        return new VerdictRow("zones", "Zones, each alone and together", new Measure(alone, QuantityKind.Count), new Measure(heads, QuantityKind.Count),
+            Phrase.Of($"each of them, then all"), verdict, alone < heads
+                ? Phrase.Of($"{alone:Count} of {heads:Count} ran alone: pipes or wires of two zones may be crossed.")
+                : r.ZonesW is { } watts ? Phrase.Of($"Each ran alone; together they take {watts:ElectricPower}.")
+                : Phrase.Of($"Each ran alone; all together was not tried."),
+            Working.Start().Given("n", "zones that ran alone", alone, "", Citations.Trade).Done());
     }
 
     private static VerdictRow Sag(double rest, double low)

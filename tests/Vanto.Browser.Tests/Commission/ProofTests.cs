@@ -57,6 +57,7 @@ public sealed class ProofTests(DemoServer demo) : IClassFixture<DemoServer>
         Screen.Into(screen.See("[data-read='value']"), "310");
         screen.See("[data-vacuum='shut']").Click();
         screen.See("[data-verdict] .headline", "the hold runs");
+        screen.See("[data-next-reading]", "1:");
         foreach (var (minute, micron) in new[] { (2, 330), (4, 343), (6, 350), (8, 355), (10, 358), (14, 361), (18, 362), (20, 362) })
             Vacuum(screen, $"{micron}", $"{minute}");
         screen.See("[data-verdict] .headline", "Dry and tight");

@@ -348,4 +348,42 @@ public class ProofStationTests
         }
         return points;
     }
+
+    private static CommissionAssessment Started(StartUpReadings readings, int zones = 1)
+    {
+        var design = zones == 1 ? Split : Split with
+        {
+            Wiring = Split.Wiring with
+            {
+                Between = Split.Wiring.Between with { Zones = [.. Enumerable.Range(0, zones).Select(_ => new Core.Wiring.ZoneDesign())] },
+            },
+        };
+        return Of(design, new CommissionRecord(Guid.NewGuid(), Noon, "Wren", readings, null));
+    }
+
+    /// <summary>Common practice, no published source: a litre poured, nine tenths of it out.</summary>
+    [Theory]
+    [InlineData(1.5, 1.45, BandVerdict.Pass)]
+    [InlineData(1.5, 1.2, BandVerdict.Caution)]
+    [InlineData(1.5, 0.5, BandVerdict.Stop)]
+    [InlineData(0.5, 0.5, BandVerdict.Caution)]
+    [InlineData(1.5, 1.9, BandVerdict.Caution)]
+    public void A_drain_is_proved_by_what_is_poured_and_runs_out(double poured, double ran, BandVerdict verdict)
+    {
+        var found = Started(new StartUpReadings { DrainPouredM3 = poured / 1000, DrainOutM3 = ran / 1000 });
+        found.Rows.Single(r => r.Id == "drain").Verdict.ShouldBe(verdict);
+        found.Findings.Any(f => f.Code == "proof.drain").ShouldBe(verdict != BandVerdict.Pass);
+    }
+
+    [Fact]
+    public void Zones_are_asked_only_where_there_are_several()
+    {
+        Started(new StartUpReadings { ZonesAlone = 1 }).Rows.ShouldNotContain(r => r.Id == "zones");
+        Started(new StartUpReadings()).Asks.ShouldNotContain("zonesAlone");
+        var two = Started(new StartUpReadings { ZonesAlone = 1, ZonesW = 900 }, 2);
+        two.Asks.ShouldContain("zonesAlone");
+        two.Rows.Single(r => r.Id == "zones").Verdict.ShouldBe(BandVerdict.Stop);
+        Started(new StartUpReadings { ZonesAlone = 2, ZonesW = 900 }, 2).Rows.Single(r => r.Id == "zones").Verdict.ShouldBe(BandVerdict.Pass);
+        Started(new StartUpReadings { ZonesAlone = 2 }, 2).Rows.Single(r => r.Id == "zones").Verdict.ShouldBe(BandVerdict.Caution);
+    }
 }

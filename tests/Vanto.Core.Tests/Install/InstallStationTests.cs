@@ -165,17 +165,18 @@ public class InstallStationTests
     {
         var priced = Van with
         {
-            Plan = Van.Plan with { Crew = [new CrewDesign { Name = "Wren", RateH = 46 }], Prices = [new PriceDesign { Item = "sealant", Price = 1.85 }] },
+            Plan = Van.Plan with { Prices = [new PriceDesign { Item = "sealant", Price = 1.85 }] },
         };
         var site = new Site(priced);
         site.Now.Took.Rows.ShouldBeEmpty();
         site.Now.Took.Margin.ShouldBe(site.Now.Took.QuotedMargin);
-        var step = Assessor.Assess(priced).Plan!.Steps.First(p => p.People.Count == 1).Id;
-        site.Do(step, 0, 600);
+        var step = Assessor.Assess(priced).Plan!.Steps.First(p => p.People.Count == 1);
+        var rate = (decimal)priced.Plan.Crew[step.People[0]].RateH;
+        site.Do(step.Id, 0, 600);
         var hours = site.Now.Took.Rows.Single();
         hours.Taken.ShouldBe(10, 0.01);
         hours.ByPrice.ShouldBe(0);
-        hours.ByQuantity.ShouldBe(QuoteSum.Cent((decimal)(hours.Taken - hours.Planned) * 46), 0.01m);
+        hours.ByQuantity.ShouldBe(QuoteSum.Cent((decimal)(hours.Taken - hours.Planned) * rate), 0.01m);
         hours.Off.ShouldBeTrue();
         site.Now.Findings.ShouldContain(f => f.Code == "cost.off");
         var part = site.Now.Took.Parts.First(p => p.Each > 0);

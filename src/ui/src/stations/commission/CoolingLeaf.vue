@@ -7,7 +7,7 @@ import DrawnChart from '../../parts/DrawnChart.vue';
 import { shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaid, useWriting } from './proof';
+import { useNextReading, useSaid, useWriting } from './proof';
 import ReadingField from './ReadingField.vue';
 import WhoReads from './WhoReads.vue';
 
@@ -27,6 +27,8 @@ async function record(begins: boolean): Promise<void> {
   if (await write('cooling', { cabinC: cabin.value, minute: begins ? '' : minute.value, begins: String(begins) }))
     [cabin.value, minute.value] = ['', ''];
 }
+const everyMin = 5;
+const next = useNextReading('cooling', everyMin, () => begun.value && cooling.value!.reachedMin === null);
 const points = (spots: CoolingSpot[]) => spots.map((s) => [s.minute, toShown(s.c, 'temperature')]);
 const minutes = (m: number | null | undefined, none: string) => (m === null || m === undefined ? none : `${Math.round(m)} min`);
 const picture = computed<EChartsCoreOption>(() => {
@@ -96,6 +98,13 @@ const picture = computed<EChartsCoreOption>(() => {
         <div>
           <dt>set-point</dt>
           <dd>{{ shown(cooling.setC, 'temperature') }}</dd>
+        </div>
+        <div v-if="next.words.value" data-next-reading>
+          <dt>next reading</dt>
+          <dd>
+            <button v-if="next.due.value" type="button" class="plain" @click="next.hear">due, heard</button>
+            <template v-else>{{ next.words.value }}</template>
+          </dd>
         </div>
         <div v-if="begun">
           <dt>reached after</dt>

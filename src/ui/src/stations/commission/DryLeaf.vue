@@ -11,7 +11,7 @@ import type { CurvePoint, VacuumRow } from '../../api/generated/schema';
 import { recordFieldsOf } from '../../api/description';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaid, useWriting } from './proof';
+import { useNextReading, useSaid, useWriting } from './proof';
 import ReadingField from './ReadingField.vue';
 import WhoReads from './WhoReads.vue';
 
@@ -23,6 +23,8 @@ const { verdict, findings } = useSaid(() => dry.value);
 const { by, errors, refused, busy, write, toRead } = useWriting();
 const kit = computed(() => rig.design!.commission.vacuum);
 const begun = computed(() => dry.value?.heldMin !== null && dry.value?.heldMin !== undefined);
+const everyMin = 2;
+const next = useNextReading('vacuum', everyMin, () => begun.value && ['open', 'caution'].includes(dry.value!.state));
 const value = ref('');
 const minute = ref('');
 const chosen = ref('');
@@ -163,6 +165,13 @@ const minutes = (m: number | null | undefined) =>
         <div v-if="begun">
           <dt>held for</dt>
           <dd>{{ Math.round(dry.heldMin!) }} min</dd>
+        </div>
+        <div v-if="next.words.value" data-next-reading>
+          <dt>next reading</dt>
+          <dd>
+            <button v-if="next.due.value" type="button" class="plain" @click="next.hear">due, heard</button>
+            <template v-else>{{ next.words.value }}</template>
+          </dd>
         </div>
         <div v-if="dry.sure !== null">
           <dt>shape fits</dt>

@@ -6,6 +6,7 @@ import type { InstallValues } from '../../api/generated/schema';
 import { useMe } from '../../crew/me';
 import { useHold } from '../../parts/hold';
 import { say } from '../../parts/show';
+import { useWaitAlarm } from '../../parts/waitAlarm';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
 import { spanOf } from '../plan/asked';
@@ -13,7 +14,6 @@ import { eventWords } from './eventWords';
 import GateItem from './GateItem.vue';
 import { useSiteLog } from './siteLog';
 import { nextHere, stepsHere, waitsHere } from './stepHere';
-import { useWaitAlarm } from './waitAlarm';
 
 /** One step, big: what it is, what must hold, one button. */
 const rig = useRig();
