@@ -104,7 +104,7 @@ public sealed class StoreTests : IDisposable
         {
             var words = Should.Throw<StoreException>(refused).Message;
             words.ShouldContain("20991231235959_Later");
-            words.ShouldContain("_Attachments");
+            words.ShouldContain("_Instruments");
         }
         File.ReadAllBytes(backup).ShouldBe(before, "it was not touched");
     }
