@@ -31,11 +31,11 @@ async function use(): Promise<void> {
 const money = (n: number) => (n === 0 ? '–' : `${n > 0 ? '+' : '−'}${Math.abs(n).toFixed(2)}`);
 const columns: SheetColumn<TookRow>[] = [
   { key: 'words', label: 'stage or part', text: (r) => r.words, wide: true },
-  { key: 'planned', label: 'quoted', number: true, text: (r) => `${r.planned.toFixed(1)} ${r.unit}`, width: 90 },
-  { key: 'taken', label: 'took', number: true, text: (r) => `${r.taken.toFixed(1)} ${r.unit}`, width: 90 },
+  { key: 'planned', label: 'quoted', number: true, text: (r) => `${r.planned.toFixed(1)} ${r.unit}`, width: 70 },
+  { key: 'taken', label: 'took', number: true, text: (r) => `${r.taken.toFixed(1)} ${r.unit}`, width: 70 },
   { key: 'byPrice', label: 'by price', number: true, text: (r) => money(r.byPrice), width: 100, desk: true },
   { key: 'byQuantity', label: 'by quantity', number: true, text: (r) => money(r.byQuantity), width: 110, desk: true },
-  { key: 'total', label: 'more or less', number: true, text: (r) => money(r.total), sort: (r) => r.total, width: 120 },
+  { key: 'total', label: 'more or less', number: true, text: (r) => money(r.total), width: 96 },
 ];
 </script>
 
