@@ -83,6 +83,18 @@ public sealed class ReadingLog(VantoStore store)
     public async Task<IReadOnlyList<ChannelRow>> Channels(Guid rig) =>
         await store.Channels.AsNoTracking().Where(c => c.RigId == rig).OrderBy(c => c.Instrument).ThenBy(c => c.Quantity).ToListAsync();
 
+    /// <summary>Channels of a rig that have readings, with the first and the last moment of each, ms.</summary>
+    public async Task<IReadOnlyList<(ChannelRow Channel, long From, long To)>> Spans(Guid rig)
+    {
+        var rows = await store.Channels.AsNoTracking().Where(c => c.RigId == rig).OrderBy(c => c.Instrument).ThenBy(c => c.Quantity).Select(c => new
+        {
+            Channel = c,
+            From = store.Readings.Where(r => r.ChannelId == c.Id).Min(r => (long?)r.At),
+            To = store.Readings.Where(r => r.ChannelId == c.Id).Max(r => (long?)r.At),
+        }).ToListAsync();
+        return [.. rows.Where(r => r.From is not null).Select(r => (r.Channel, r.From!.Value, r.To!.Value))];
+    }
+
     /// <summary>First and last moment of a channel, ms; null without a reading.</summary>
     public async Task<(long From, long To)?> Span(int channel)
     {

@@ -116,8 +116,8 @@ public static class InstrumentEndpoints
             return TypedResults.NotFound();
         var live = desk.Live(id).ToDictionary(c => (c.Instrument, c.Quantity, c.Simulated));
         var channels = new List<ChannelView>();
-        foreach (var row in await log.Channels(id))
-            if (InstrumentQuantities.Named(row.Quantity) is { } quantity && await log.Span(row.Id) is var (from, to))
+        foreach (var (row, from, to) in await log.Spans(id))
+            if (InstrumentQuantities.Named(row.Quantity) is { } quantity)
             {
                 var feed = live.GetValueOrDefault((row.Instrument, quantity, row.Simulated))?.Feed;
                 var last = feed?.Last;
