@@ -17,13 +17,14 @@ public static class HandoverPdf
     /// <param name="sheet">What the Handover station put together.</param>
     /// <param name="units">Units on paper.</param>
     /// <param name="date">Date of issue.</param>
+    /// <param name="head">Where it is issued with a number.</param>
     /// <returns>PDF bytes.</returns>
-    public static byte[] Render(JobDesign design, HandoverAssessment sheet, UnitSystem units, DateOnly date) =>
+    public static byte[] Render(JobDesign design, HandoverAssessment sheet, UnitSystem units, DateOnly date, PaperHead? head = null) =>
         SheetPages.Pdf($"{design.Name}: owner's sheet",
             $"{design.Name}, owner's sheet of {date:yyyy-MM-dd}, made with Vanto from the survey and the readings of this job.",
-            pages => Draw(pages, design, sheet, units, date));
+            pages => Draw(pages, design, sheet, units, date, head));
 
-    private static void Draw(SheetPages pages, JobDesign design, HandoverAssessment sheet, UnitSystem units, DateOnly date)
+    private static void Draw(SheetPages pages, JobDesign design, HandoverAssessment sheet, UnitSystem units, DateOnly date, PaperHead? issued)
     {
         const float draftWidth = 86;
         if (sheet.Draft)
@@ -32,6 +33,7 @@ public static class HandoverPdf
         string[] head = [$"Owner's sheet · {date:yyyy-MM-dd}", design.Handover.Firm.Length > 0 ? "fitted by " + design.Handover.Firm : "",
             design.Handover.Contact, design.Handover.Owner.Length > 0 ? "for " + design.Handover.Owner : ""];
         pages.Wrapped(string.Join(" · ", head.Where(h => h.Length > 0)), 10, SheetPages.Left, SheetPages.Across, SheetPages.Soft);
+        issued?.Draw(pages, Body);
         if (MissingLetters(pages, design, sheet) is { Length: > 0 } missing)
             pages.Wrapped($"This sheet has no letters for {missing}; a box stands in their place. The job file has them all.", Body, SheetPages.Left,
                 SheetPages.Across, SheetPages.Stop);

@@ -25,9 +25,12 @@ public static class ProofPdf
     /// <param name="records">The log.</param>
     /// <param name="units">Units of the paper.</param>
     /// <param name="date">Date of issue.</param>
-    public static byte[] Certificate(string rig, CommissionAssessment proof, IReadOnlyList<StationRecord> records, UnitSystem units, DateOnly date) =>
+    /// <param name="head">Where it is issued with a number.</param>
+    public static byte[] Certificate(string rig, CommissionAssessment proof, IReadOnlyList<StationRecord> records, UnitSystem units, DateOnly date,
+        PaperHead? head = null) =>
         Made($"{rig}: proof of the circuit", rig, date, pages =>
         {
+            head?.Draw(pages, Body);
             var whole = proof.Proof.All(p => p.State == StationState.Passed);
             if (!whole)
                 pages.Mark("NOT PROVED YET", 14, SheetPages.Stop);
@@ -60,8 +63,35 @@ public static class ProofPdf
                         _ => "",
                     },
                 }));
-            pages.Table("", Body, [170, 330], ["", ""],
-                [["Instruments and their calibration", ToFill], ["Name and licence", ToFill], ["Signature", ToFill]]);
+            if (head is not null)
+                head.Sign(pages, Body);
+            else
+                pages.Table("", Body, [170, 330], ["", ""],
+                    [["Instruments and their calibration", ToFill], ["Name and licence", ToFill], ["Signature", ToFill]]);
+        });
+
+    /// <summary>The start-up, measured beside predicted, stage by stage.</summary>
+    public static byte[] StartUp(string rig, CommissionAssessment proof, IReadOnlyList<StationRecord> records, UnitSystem units, DateOnly date,
+        PaperHead? head = null) =>
+        Made($"{rig}: start-up", rig, date, pages =>
+        {
+            head?.Draw(pages, Body);
+            if (proof.Record is { } record)
+                pages.Wrapped($"Read by {record.By}, {record.At:yyyy-MM-dd HH:mm}", Body, SheetPages.Left, SheetPages.Across);
+            pages.Table("Measured beside predicted", Body, [150, 80, 80, 200], ["", "measured", "expected", ""], proof.Rows.Select(r => new[]
+            {
+                r.Label, r.Measured is { } m ? Shown(m.Value, m.Quantity, units) : "not taken", r.Expected is { } e ? Shown(e.Value, e.Quantity, units) : "–",
+                $"{Calls.Name(r.Verdict)}: {r.Words.InUnits(units)}",
+            }));
+            pages.Table("In stages", Body, [150, 60, 300], ["", "", ""], proof.Stages.Select(s => new[]
+            {
+                s.Name, s.DwellMin > 0 ? $"{s.DwellMin:0} min" : "", s.Words.InUnits(units),
+            }));
+            var mended = records.Where(r => r is CommissionRecord && records.Any(o => o.Corrects == r.Id)).ToList();
+            if (mended.Count > 0)
+                pages.Table("Corrected since", Body, [120, 130, 250], ["when", "by", ""],
+                    mended.Select(r => new[] { $"{r.At:yyyy-MM-dd HH:mm}", r.By, "another reading stands in its place" }));
+            head?.Sign(pages, Body);
         });
 
     /// <summary>One page for whoever is asked: plate, readings, code, what was looked at, what is likely.</summary>

@@ -20,17 +20,21 @@ public static class TestCertificatePdf
     /// <param name="units">Units of the paper.</param>
     /// <param name="date">Date of issue.</param>
     /// <returns>PDF bytes.</returns>
-    public static byte[] Render(string rig, WiringAssessment wiring, IReadOnlyList<PowerTestRecord> records, UnitSystem units, DateOnly date) =>
+    /// <param name="head">Where it is issued with a number.</param>
+    public static byte[] Render(string rig, WiringAssessment wiring, IReadOnlyList<PowerTestRecord> records, UnitSystem units, DateOnly date,
+        PaperHead? head = null) =>
         SheetPages.Pdf($"{rig}: tests before power", $"{rig}, tests before power, {date:yyyy-MM-dd}, made with Vanto. {WiringStation.Cautions[0]}",
-            pages => Draw(pages, rig, wiring, records, units, date));
+            pages => Draw(pages, rig, wiring, records, units, date, head));
 
-    private static void Draw(SheetPages pages, string rig, WiringAssessment wiring, IReadOnlyList<PowerTestRecord> records, UnitSystem units, DateOnly date)
+    private static void Draw(SheetPages pages, string rig, WiringAssessment wiring, IReadOnlyList<PowerTestRecord> records, UnitSystem units, DateOnly date,
+        PaperHead? head)
     {
         var asked = wiring.Tests.Where(t => t.State != StepState.NotApplicable).ToList();
         var passed = asked.Count(t => t is { State: StepState.Passed, Locked: false });
         pages.Wrapped($"{rig}: tests before power", 20, SheetPages.Left, SheetPages.Across, bold: true);
         pages.Wrapped($"{date:yyyy-MM-dd} · {passed} of {asked.Count} passed in their order · {wiring.RulesWords} rules, recalled", 10, SheetPages.Left,
             SheetPages.Across, passed == asked.Count ? SheetPages.Soft : SheetPages.Stop);
+        head?.Draw(pages, Body);
         pages.Rule(SheetPages.Ink, 1.5f);
         if (passed < asked.Count)
             pages.Wrapped("Not complete: this page certifies nothing yet.", 11, SheetPages.Left, SheetPages.Across, SheetPages.Stop, bold: true);
@@ -48,8 +52,11 @@ public static class TestCertificatePdf
         {
             r.At.ToString("yyyy-MM-dd HH:mm", System.Globalization.CultureInfo.InvariantCulture), r.By, Readings(r, records, units),
         }));
-        pages.Heading("By hand", SheetPages.Left);
-        foreach (var line in ByHand)
+        if (head is not null)
+            head.Sign(pages, Body);
+        else
+            pages.Heading("By hand", SheetPages.Left);
+        foreach (var line in head is null ? ByHand : [])
             pages.Row(24, y =>
             {
                 pages.At(line, Body, SheetPages.Left, y + 16, SheetPages.Soft);

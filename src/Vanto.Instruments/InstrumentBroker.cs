@@ -12,6 +12,14 @@ namespace Vanto.Instruments;
 /// <param name="Password">What it shows.</param>
 public sealed record InstrumentCaller(IPAddress Address, string User, string Password);
 
+/// <summary>What who is let in may send to.</summary>
+/// <param name="Only">The one rig; null is all.</param>
+public sealed record InstrumentPass(Guid? Only);
+
+/// <summary>Says whether somebody may send; asked as they connect and again at each message, so that who is sent away is heard no longer.</summary>
+/// <returns>Null where they may not.</returns>
+public delegate InstrumentPass? AdmitInstrument(InstrumentCaller caller);
+
 /// <summary>Keeps a reading; its message is acknowledged only after that.</summary>
 /// <param name="rig">It is for.</param>
 /// <param name="reading">As sent.</param>
@@ -22,13 +30,14 @@ public delegate Task<bool> KeepReading(Guid rig, InstrumentReading reading);
 /// The broker that instruments send to: off until somebody switches it on, on this machine alone unless it is bound wider. It takes readings and gives
 /// none away; a message is acknowledged when its reading is kept.
 /// </summary>
-public sealed class InstrumentBroker(Func<InstrumentCaller, bool> admit, KeepReading keep, TimeProvider clock) : IAsyncDisposable
+public sealed class InstrumentBroker(AdmitInstrument admit, KeepReading keep, TimeProvider clock) : IAsyncDisposable
 {
     public const int UsualPort = 1883;
 
     /// <summary>Messages of one client in a second, and at once; more is no instrument. The product's own choice.</summary>
     private const double MostPerS = 400, MostAtOnce = 2000;
 
+    private const string CallerItem = "caller";
     private const int MostRefusals = 50;
     private const int PortsTried = 20;
 
@@ -167,7 +176,9 @@ public sealed class InstrumentBroker(Func<InstrumentCaller, bool> admit, KeepRea
     private Task Admit(ValidatingConnectionEventArgs e)
     {
         var address = e.RemoteEndPoint is IPEndPoint from ? from.Address : IPAddress.None;
-        if (!admit(new InstrumentCaller(address, e.UserName ?? "", e.Password ?? "")))
+        var caller = new InstrumentCaller(address, e.UserName ?? "", e.Password ?? "");
+        e.SessionItems[CallerItem] = caller;
+        if (admit(caller) is null)
         {
             Count("not let in");
             e.ReasonCode = MqttConnectReasonCode.NotAuthorized;
@@ -185,6 +196,12 @@ public sealed class InstrumentBroker(Func<InstrumentCaller, bool> admit, KeepRea
             (e.Response.ReasonCode, e.CloseConnection) = (MqttPubAckReasonCode.QuotaExceeded, true);
             return;
         }
+        if (e.SessionItems[CallerItem] is not InstrumentCaller caller || admit(caller) is not { } pass)
+        {
+            Count("no longer let in");
+            (e.Response.ReasonCode, e.CloseConnection) = (MqttPubAckReasonCode.NotAuthorized, true);
+            return;
+        }
         var topic = e.ApplicationMessage.Topic ?? "";
         if (InstrumentMessage.Parts(topic) is { Last: "status" })
             return;
@@ -194,9 +211,9 @@ public sealed class InstrumentBroker(Func<InstrumentCaller, bool> admit, KeepRea
             Count(refused);
             e.Response.ReasonCode = MqttPubAckReasonCode.PayloadFormatInvalid;
         }
-        else if (!Guid.TryParseExact(job, "N", out var rig) || !await keep(rig, reading))
+        else if (!Guid.TryParseExact(job, "N", out var rig) || (pass.Only ?? rig) != rig || !await keep(rig, reading))
         {
-            Count($"no rig {job}, or too many instruments at it");
+            Count($"no rig {job} for who sends, or too many instruments at it");
             e.Response.ReasonCode = MqttPubAckReasonCode.NotAuthorized;
         }
     }

@@ -131,6 +131,15 @@ public sealed class RigLog(VantoStore store)
         await store.SaveChangesAsync();
     }
 
+    /// <summary>Something that keeps a log and has no design, such as the shop; no yard shows it.</summary>
+    public async Task Holder(Guid id, DateTimeOffset now)
+    {
+        if (await store.Rigs.AnyAsync(r => r.Id == id))
+            return;
+        store.Rigs.Add(new RigRow { Id = id, CreatedAt = now, Position = 0 });
+        await store.SaveChangesAsync();
+    }
+
     /// <summary>The next place in a rig's log.</summary>
     public async Task<long> NextOrder(Guid id) => await store.Records.Where(r => r.RigId == id).Select(r => (long?)r.Order).MaxAsync() + 1 ?? 1;
 
@@ -169,8 +178,9 @@ public sealed class RigLog(VantoStore store)
     public async Task<AttachmentRow?> Attachment(Guid rigId, Guid id) =>
         await store.Attachments.AsNoTracking().FirstOrDefaultAsync(a => a.Id == id && a.RigId == rigId);
 
-    /// <summary>Removes a rig with all it has.</summary>
-    public async Task Remove(Guid id) => await store.Rigs.Where(r => r.Id == id).ExecuteDeleteAsync();
+    /// <summary>Removes a rig with all it has; what has no design is no rig.</summary>
+    public async Task Remove(Guid id) =>
+        await store.Rigs.Where(r => r.Id == id && store.Revisions.Any(v => v.RigId == id)).ExecuteDeleteAsync();
 
     private static StoredRig Stored(RevisionRow row) => new(row.RigId, row.Number, row.At, row.Design);
 

@@ -20,6 +20,8 @@ using Vanto.Web.Load;
 using Vanto.Web.Mount;
 using Vanto.Web.Plan;
 using Vanto.Web.Rigs;
+using Vanto.Web.Service;
+using Vanto.Web.Shop;
 using Vanto.Web.Start;
 using Vanto.Web.Unit;
 using Vanto.Web.Wiring;
@@ -144,6 +146,13 @@ public static class Server
         services.AddSingleton<ReadingQueue>();
         services.AddSingleton<InstrumentDesk>();
         services.AddScoped<RigDesk>();
+        services.AddScoped<ShopDesk>();
+        services.AddScoped<PaperDesk>();
+        services.AddRateLimiter(o =>
+        {
+            o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
+            o.AddPolicy(HandoverEndpoints.Limit, HandoverEndpoints.Partition);
+        });
         services.AddSingleton(stations);
         services.AddSingleton<AssessmentCache>();
         services.AddSingleton<RigTurns>();
@@ -188,6 +197,7 @@ public static class Server
     {
         app.UseMiddleware<LoopbackGuard>();
         app.UseExceptionHandler();
+        app.UseRateLimiter();
         app.UseStatusCodePages();
         if (Directory.Exists(app.Environment.WebRootPath))
         {
@@ -213,6 +223,8 @@ public static class Server
         api.MapPhotos();
         api.MapCommission();
         api.MapInstruments();
+        api.MapService();
+        api.MapShop();
         api.MapPractice();
         api.MapCrew();
         api.MapUnits();
@@ -222,6 +234,7 @@ public static class Server
         api.MapSizing();
         api.MapEnergyYear();
         api.MapOptions();
+        app.MapPublicGuide();
         app.MapOpenApi("/api/openapi/{documentName}.json");
     }
 

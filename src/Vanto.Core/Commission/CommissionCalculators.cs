@@ -46,7 +46,7 @@ public sealed record PressureHoldInput : DesignPart
         Help = "probe on the pipe {0.5:TemperatureDifference}, air in the shade {2:TemperatureDifference}, sun {4:TemperatureDifference}")]
     public double TemperatureUncertaintyK { get; init; } = 0.5;
     [Field(Hours, 0.003, 168, Label = "Held for")] public double HoldHours { get; init; } = 24;
-    [Field(Volume, 0.0001, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 0.0012;
+    [Field(SmallVolume, 0.0001, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 0.0012;
     [Field(Length, -500, 5000, Label = "Altitude")] public double AltitudeM { get; init; }
 }
 

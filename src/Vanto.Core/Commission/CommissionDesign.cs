@@ -50,7 +50,7 @@ public sealed record FaultDesign : DesignPart
 /// <summary>What the proof is made with.</summary>
 public sealed record CommissionDesign : DesignPart
 {
-    [Field(QuantityKind.Volume, 1e-4, 0.05, Label = "Inside volume", Help = "empty takes the pipes by Layout and the coils by the unit", Optional = true)]
+    [Field(QuantityKind.SmallVolume, 1e-4, 0.05, Label = "Inside volume", Help = "empty takes the pipes by Layout and the coils by the unit", Optional = true)]
     public double? VolumeM3 { get; init; }
     [Field(AbsolutePressure, 50000, 110000, Label = "Barometer", Help = "empty takes the altitude of the place", Optional = true)]
     public double? BarometerPa { get; init; }

@@ -10,6 +10,7 @@ public sealed record CoolingValues : DesignPart
 {
     [Field(QuantityKind.Temperature, -20, 70, Label = "The space", Optional = true)] public double? CabinC { get; init; }
     [Field(QuantityKind.Number, 0, 2000, Label = "Minutes after the start", Help = "empty is now", Optional = true)] public double? Minute { get; init; }
+    [Field(QuantityKind.Temperature, -20, 60, Label = "Air outdoors", Optional = true)] public double? OutdoorC { get; init; }
     [Ask("The compressor starts now")] public bool Begins { get; init; }
 }
 
@@ -31,6 +32,9 @@ public sealed record CoolingView
     public required Phrase Words { get; init; }
     public required Phrase Next { get; init; }
     public required IReadOnlyList<CoolingSpot> Readings { get; init; }
+
+    /// <summary>Minutes from one reading by hand to the next; common practice.</summary>
+    public double ReadEveryMin => 5;
 
     /// <summary>What fits them; empty with fewer than twenty over twenty minutes.</summary>
     public required IReadOnlyList<CoolingSpot> Fit { get; init; }
@@ -59,11 +63,7 @@ public static class CoolingProof
     public static (CoolingView View, List<Finding> Findings) Of(IReadOnlyList<CoolingRecord> records, PullDownView pull, double setC)
     {
         var findings = new List<Finding>();
-        var standing = records.Standing();
-        var begin = standing.FindLastIndex(r => r.Readings.Begins);
-        var points = begin < 0 ? [] : standing.Skip(begin).Where(r => r.Readings.CabinC is not null).Select(r => new CoolingPoint(60 * (r.Readings.Begins ? 0
-            : r.Readings.Minute ?? Math.Max(0, (records.Moment(r) - records.Moment(standing[begin])).TotalMinutes)), r.Readings.CabinC!.Value))
-            .OrderBy(p => p.Seconds).ToList();
+        var points = Points(records);
         var view = new CoolingView
         {
             State = StationState.Open,
@@ -117,6 +117,16 @@ public static class CoolingProof
             Next = state == StationState.Passed ? Phrase.Of($"It keeps its promise; a cooler day than the design day is quicker.")
                 : Phrase.Of($"Doors shut, sun as predicted, filter clean? Else look for the fault."),
         }, findings);
+    }
+
+    /// <summary>Readings of the newest run, from its begin.</summary>
+    public static List<CoolingPoint> Points(IReadOnlyList<CoolingRecord> records)
+    {
+        var standing = records.Standing();
+        var begin = standing.FindLastIndex(r => r.Readings.Begins);
+        return begin < 0 ? [] : [.. standing.Skip(begin).Where(r => r.Readings.CabinC is not null).Select(r => new CoolingPoint(60 * (r.Readings.Begins ? 0
+            : r.Readings.Minute ?? Math.Max(0, (records.Moment(r) - records.Moment(standing[begin])).TotalMinutes)), r.Readings.CabinC!.Value))
+            .OrderBy(p => p.Seconds)];
     }
 
     private static Finding Slow(Severity level, Phrase words) => Finding.Of(FindingCode.ProofPullDown, level, words);

@@ -49,6 +49,9 @@ public sealed record DryView
 
     public required IReadOnlyList<VacuumRow> Readings { get; init; }
 
+    /// <summary>Minutes from one reading by hand to the next; common practice.</summary>
+    public double ReadEveryMin => 2;
+
     /// <summary>What fits the readings.</summary>
     public required IReadOnlyList<CurvePoint> Fit { get; init; }
 
@@ -80,6 +83,12 @@ public sealed record DryView
 
     public required double StartPa { get; init; }
     public required double PassPa { get; init; }
+
+    /// <summary>Every way to prove it dry, with what each cannot see.</summary>
+    public IReadOnlyList<SchoolRow> Ways => EvacuationSchools.All;
+
+    /// <summary>The way that Plan's method takes.</summary>
+    public required EvacuationSchool Way { get; init; }
 }
 
 /// <summary>Judges the vacuum of a circuit from what was written down.</summary>
@@ -163,6 +172,8 @@ public static class DryProof
         {
             State = StationState.Open,
             Words = Phrase.Of($"No hold is written down yet."),
+            Way = c.Method.HandPump ? EvacuationSchool.Hand
+                : c.Method.Gauge == GaugeSchool.Micron ? EvacuationSchool.Micron : EvacuationSchool.Compound,
             Next = Phrase.Of($"Pump down to {kit.StartPa:Vacuum}, shut the valve before the pump stops, and write the reading down."),
             Readings = [.. reads.Select(r => r.Row)],
             Fit = [],

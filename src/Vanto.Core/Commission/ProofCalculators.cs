@@ -9,7 +9,7 @@ namespace Vanto.Core.Commission;
 /// <summary>Inputs of <see cref="ProofCalculators.PumpDown"/>.</summary>
 public sealed record PumpDownInput : DesignPart
 {
-    [Field(Volume, 1e-4, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 1.5e-3;
+    [Field(SmallVolume, 1e-4, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 1.5e-3;
     [Field(AirFlow, 5e-6, 0.01, Label = "Pump moves")] public double PumpM3s { get; init; } = 2.36e-3;
     [Field(QuantityKind.Vacuum, 0.1, 1000, Label = "Pump reaches by itself")] public double UltimatePa { get; init; } = 2;
     [Field(SmallLength, 0.001, 0.02, Label = "Hose, inside")] public double HoseBoreM { get; init; } = 4.8e-3;
@@ -23,7 +23,7 @@ public sealed record PumpDownInput : DesignPart
 /// <summary>Inputs of <see cref="ProofCalculators.Leak"/>.</summary>
 public sealed record LeakInput : DesignPart
 {
-    [Field(Volume, 1e-4, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 1.5e-3;
+    [Field(SmallVolume, 1e-4, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 1.5e-3;
     [Field(GaugePressure, 1, 1e6, Label = "Change seen, or that could be seen")] public double ChangePa { get; init; } = 500 * QuantityTable.PascalsPerMicron;
     [Field(Hours, 0.003, 168, Label = "In")] public double HoursLong { get; init; } = 1.0 / 6;
     [Ask("The test is nitrogen under pressure", Help = "else a vacuum")] public bool Nitrogen { get; init; }
@@ -42,7 +42,7 @@ public sealed record NitrogenInput : DesignPart
     [Field(GaugePressure, 1e5, 6e6, Label = "Tested with")] public double TargetPa { get; init; } = 2.76e6;
     [Field(Temperature, -20, 60, Label = "Pipe now")] public double NowC { get; init; } = 15;
     [Field(Temperature, -20, 80, Label = "Pipe may warm to")] public double HotC { get; init; } = 50;
-    [Field(Volume, 1e-4, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 1.2e-3;
+    [Field(SmallVolume, 1e-4, 0.05, Label = "Inside volume")] public double VolumeM3 { get; init; } = 1.2e-3;
     [Field(Volume, 1, 1000, Label = "Free air of the room")] public double RoomM3 { get; init; } = 12;
     [Field(Length, -500, 5000, Label = "Altitude")] public double AltitudeM { get; init; }
 }
@@ -71,7 +71,7 @@ public sealed record AtRestInput : DesignPart
     [Field(Temperature, -20, 55, Label = "Air, in the shade for half an hour")] public double AmbientC { get; init; } = 25;
     [Field(GaugePressure, -90e3, 5e6, Label = "Gauge at rest")] public double GaugePa { get; init; } = 1.59e6;
     [Field(Length, -500, 5000, Label = "Altitude")] public double AltitudeM { get; init; }
-    [Field(Volume, 1e-4, 0.05, Label = "Volume of gas")] public double VolumeM3 { get; init; } = 1.2e-3;
+    [Field(SmallVolume, 1e-4, 0.05, Label = "Volume of gas")] public double VolumeM3 { get; init; } = 1.2e-3;
 }
 
 /// <summary>Inputs of <see cref="ProofCalculators.Pump"/>.</summary>
@@ -95,7 +95,7 @@ public sealed record MovingInput : DesignPart
     public double? HoldsKg { get; init; } = 1.2;
     [Field(GaugePressure, 0, 0.5e6, Label = "Gauge when the gas valve was shut")] public double GaugePa { get; init; } = 20e3;
     [Field(Temperature, -20, 55, Label = "At")] public double AtC { get; init; } = 25;
-    [Field(Volume, 1e-4, 0.05, Label = "Pipes and head, inside")] public double VolumeM3 { get; init; } = 1.2e-3;
+    [Field(SmallVolume, 1e-4, 0.05, Label = "Pipes and head, inside")] public double VolumeM3 { get; init; } = 1.2e-3;
     [Field(Length, -500, 5000, Label = "Altitude")] public double AltitudeM { get; init; }
 }
 

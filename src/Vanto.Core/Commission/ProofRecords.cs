@@ -39,6 +39,7 @@ public sealed record NitrogenValues : DesignPart
     [Field(QuantityKind.AbsolutePressure, 50000, 110000, Label = "Barometer", Optional = true)] public double? BarometerPa { get; init; }
     [Field(QuantityKind.Number, 0, 20000, Label = "Minutes after the hold began", Help = "empty is now", Optional = true)] public double? Minute { get; init; }
     [Ask("The hold begins")] public bool Begins { get; init; }
+    [Ask("Ends blanked: only joints that will be hidden")] public bool Blanked { get; init; }
 }
 
 /// <summary>A reading of the nitrogen test.</summary>
@@ -110,7 +111,8 @@ internal static class Counting
     /// <summary>When it was read first.</summary>
     public static DateTimeOffset Moment<T>(this IReadOnlyList<T> records, T record) where T : StationRecord => records.Root(record).At;
 
-    private static T Root<T>(this IReadOnlyList<T> records, T record) where T : StationRecord
+    /// <summary>What a chain of corrections began with.</summary>
+    public static T Root<T>(this IReadOnlyList<T> records, T record) where T : StationRecord
     {
         var at = record;
         for (var i = 0; i < records.Count && at.Corrects is { } id && records.FirstOrDefault(r => r.Id == id) is { } old; i++)

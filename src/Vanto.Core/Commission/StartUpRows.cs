@@ -15,8 +15,9 @@ internal static class StartUpRows
     private const double NearK = 2;
 
     /// <summary>Those that can be judged; the heating where the job asks for it.</summary>
-    public static IEnumerable<VerdictRow> Of(StartUpReadings r, AcUnit unit, LoadAssessment load, bool heats, int heads)
+    public static IEnumerable<VerdictRow> Of(StartUpReadings r, StartUpFacts facts)
     {
+        var (unit, load, heads) = (facts.Unit, facts.Load, facts.Circuit.Heads);
         if (r is { RestV: { } rest, SagV: { } low })
             yield return Sag(rest, low);
         if (!unit.IsDc && r is { RunV: { } volts, RunA: { } amps, RunW: { } watts })
@@ -24,12 +25,14 @@ internal static class StartUpRows
         if (r is { EnteringC: { } into, EnteringRhPct: { } intoRh, LeavingC: { } leaving, LeavingRhPct: { } leavingRh, AirM3s: { } flow })
             foreach (var row in Capacity(r, unit, load, new AirReading(into, intoRh / 100), new AirReading(leaving, leavingRh / 100), flow))
                 yield return row;
-        if (heats && unit.HeatingW > 0)
+        if (facts.Heats && unit.HeatingW > 0)
             yield return Heating(r, unit, load);
         if (r is { DrainPouredM3: { } poured, DrainOutM3: { } ran })
             yield return Drain(poured, ran);
         if (heads > 1 && (r.ZonesAlone is not null || r.ZonesW is not null))
             yield return Zones(r, heads);
+        foreach (var row in RunningRows.Of(r, facts))
+            yield return row;
     }
 
     private const double LeastPouredM3 = 1e-3, DrainPass = 0.9, DrainLow = 0.6;
@@ -40,9 +43,9 @@ internal static class StartUpRows
         var share = ran / poured;
         var verdict = share > 1.05 ? BandVerdict.Caution : poured < LeastPouredM3 ? BandVerdict.Caution : share >= DrainPass ? BandVerdict.Pass
             : share >= DrainLow ? BandVerdict.Caution : BandVerdict.Stop;
-        return new VerdictRow("drain", "Drain, poured and run out", new Measure(ran, QuantityKind.Volume), new Measure(poured, QuantityKind.Volume),
+        return new VerdictRow("drain", "Drain, poured and run out", new Measure(ran, QuantityKind.SmallVolume), new Measure(poured, QuantityKind.SmallVolume),
             Phrase.Of($"≥ 90 % of a litre or more"), verdict, share > 1.05 ? Phrase.Of($"More came out than was poured: read again.")
-                : poured < LeastPouredM3 ? Phrase.Of($"{poured:Volume} is too little to show a trap or a sag: pour a litre.")
+                : poured < LeastPouredM3 ? Phrase.Of($"{poured:SmallVolume} is too little to show a trap or a sag: pour a litre.")
                 : verdict == BandVerdict.Pass ? Phrase.Of($"{share:Fraction} ran out.")
                 : Phrase.Of($"Only {share:Fraction} ran out: a sag, no fall, or the end stands in water. Look indoors for the rest."),
             Working.Start().Step("x", "out/poured", $"{ran * 1000:0.##}/{poured * 1000:0.##} L", share, "", Citations.Trade).Done());

@@ -45,6 +45,22 @@ public static class TightProof
     /// <summary>A weak test over hours feels the weather where no barometer was read.</summary>
     private const double WeatherFromS = 6 * 3600, WeatherBelowPa = 1e6;
 
+    /// <summary>Holds of the whole circuit, and those of joints that will be hidden, made with blanked ends.</summary>
+    public static (IReadOnlyList<NitrogenRecord> Whole, IReadOnlyList<NitrogenRecord> Hidden) Apart(IReadOnlyList<NitrogenRecord> records)
+    {
+        var blanked = new HashSet<Guid>();
+        var now = false;
+        foreach (var record in records.Standing())
+        {
+            if (record.Readings.Begins)
+                now = record.Readings.Blanked;
+            if (now)
+                blanked.Add(records.Root(record).Id);
+        }
+        var apart = records.ToLookup(r => blanked.Contains(records.Root(r).Id));
+        return ([.. apart[false]], [.. apart[true]]);
+    }
+
     /// <summary>Judges.</summary>
     public static (TightView View, List<Finding> Findings, List<Figure> Figures) Of(IReadOnlyList<NitrogenRecord> records, CommissionDesign design,
         CircuitFacts c)

@@ -22,10 +22,16 @@ public sealed record EnergyDesign : DesignPart
     /// <summary>Warmest set-point that can be said.</summary>
     public const double WarmestC = 35;
 
+    /// <summary>Bounds of cooling as measured over cooling as rated; beyond them the readings are wrong. The product's own.</summary>
+    public const double LeastCapacity = 0.4, MostCapacity = 1.3;
+
     [Field(QuantityKind.Temperature, 10, WarmestC, Label = "Hold at most")] public double SetpointC { get; init; } = 25;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "from")] public double From { get; init; } = 21;
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "to")] public double To { get; init; } = 7;
     [Field(QuantityKind.Temperature, 10, 40, Label = "Otherwise at most")] public double OtherwiseC { get; init; } = 27;
+    [Field(QuantityKind.Fraction, LeastCapacity, MostCapacity, Label = "Cooling as measured, share of rated",
+        Help = "empty takes what is rated; Commission fits it from a cooling-down", Optional = true)]
+    public double? MeasuredCapacity { get; init; }
     [Ask("Hours with a set-point of their own")] public IReadOnlyList<SetpointDesign> Setpoints { get; init; } = [];
     [Field(QuantityKind.HourOfDay, 0, 24, Label = "The day begins at")] public double StartHour { get; init; } = 18;
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "with the bank at")] public double StartSoc { get; init; } = 1;

@@ -13,6 +13,9 @@ namespace Vanto.Core.Energy;
 /// <summary>What the Energy station needs of the design.</summary>
 public sealed record EnergyInputs(SurveyDesign Survey, LoadDesign Load, UnitDesign UnitDesign, AcUnit Unit, EnergyDesign Energy, double ReserveSoc)
 {
+    /// <summary>The unit, with its cooling as measured where that was taken over.</summary>
+    public AcUnit Unit { get; init; } = Energy.MeasuredCapacity is { } share ? Unit.Giving(share) : Unit;
+
     /// <summary>The rig on its design day where it is solved already.</summary>
     public RigDay? Day { get; init; }
 

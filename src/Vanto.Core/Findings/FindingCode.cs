@@ -414,6 +414,7 @@ public enum FindingCode
 
     [Judged("commission", "fault.burns", Severity.Stop, Leaf = "fault")] FaultBurns,
     [Judged("commission", "fault.code-unknown", Severity.Note, Leaf = "fault", Field = "/commission/fault/code")] FaultCodeUnknown,
+    [Judged("commission", "charge.at-rest", Severity.Caution, Leaf = "release")] ChargeAtRest,
     [Judged("commission", "hold.leaking", Severity.Stop, Leaf = "tight")] HoldLeaking,
     [Judged("commission", "hold.unclear", Severity.Caution, Leaf = "tight", Field = "/commission/nitrogen/probe")] HoldUnclear,
     [Judged("commission", "leak.found", Severity.Stop, Leaf = "leaks")] LeakFound,
@@ -436,9 +437,13 @@ public enum FindingCode
     [Judged("commission", "proof.split", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofSplit,
     [Judged("commission", "proof.start", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofStart,
     [Judged("commission", "proof.vacuum", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofVacuum,
+    [Judged("commission", "proof.subcooling", Severity.Caution, Leaf = "readings")] ProofSubcooling,
+    [Judged("commission", "proof.superheat", Severity.Caution, Leaf = "readings")] ProofSuperheat,
     [Judged("commission", "proof.volts", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofVolts,
     [Judged("commission", "proof.watts", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofWatts,
     [Judged("commission", "proof.zones", Severity.Caution, Severity.Stop, Leaf = "readings")] ProofZones,
+    [Judged("commission", "pv.below-expected", Severity.Caution, Leaf = "readings")] PvBelowExpected,
+    [Judged("commission", "release.unproved", Severity.Stop, Leaf = "release")] ReleaseUnproved,
     [Judged("commission", "vacuum.decay", Severity.Caution, Severity.Stop, Leaf = "dry")] VacuumDecay,
     [Judged("commission", "vacuum.gauge-cannot-show", Severity.Caution, Leaf = "dry", Field = "/commission/vacuum/unit")] VacuumGaugeCannotShow,
     [Judged("commission", "vacuum.gauge-or-altitude", Severity.Stop, Leaf = "dry")] VacuumGaugeOrAltitude,
@@ -449,4 +454,14 @@ public enum FindingCode
 
     [Judged("handover", "handover.incomplete", Severity.Stop)] HandoverIncomplete,
     [Judged("handover", "handover.unproved", Severity.Caution)] HandoverUnproved,
+
+    [Judged("service", "move.opened-early", Severity.Stop, Leaf = "moving")] MoveOpenedEarly,
+    [Judged("service", "refrigerant.licence", Severity.Caution, Leaf = "charge")] RefrigerantLicence,
+    [Judged("service", "refrigerant.loses", Severity.Caution, Leaf = "charge")] RefrigerantLoses,
+    [Judged("service", "refrigerant.mixed", Severity.Stop, Leaf = "charge")] RefrigerantMixed,
+    [Judged("service", "refrigerant.refill-without-repair", Severity.Stop, Leaf = "charge")] RefillWithoutRepair,
+    [Judged("service", "refrigerant.scale", Severity.Caution, Leaf = "charge")] RefrigerantScale,
+    [Judged("service", "trend.changed", Severity.Note, Severity.Caution, Severity.Stop, Leaf = "trends")] TrendChanged,
+    [Judged("service", "trend.drift", Severity.Note, Severity.Caution, Leaf = "trends")] TrendDrift,
+    [Judged("service", "warranty.at-risk", Severity.Caution, Leaf = "warranty")] WarrantyAtRisk,
 }

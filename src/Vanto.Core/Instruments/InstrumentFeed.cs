@@ -99,9 +99,6 @@ public sealed class InstrumentFeed
         return _newest - r.At > LateBy ? Arrival.Late : Arrival.Taken;
     }
 
-    /// <summary>It was taken in and could not be kept: sent again, it is no duplicate.</summary>
-    public void Lost(InstrumentReading reading) => _missing.Add(reading.Seq);
-
     /// <summary>Numbers that have not come, those that may still come included.</summary>
     public long Missing => Gaps + _missing.Count;
 

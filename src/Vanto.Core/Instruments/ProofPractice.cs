@@ -28,7 +28,14 @@ public sealed record PracticeChoice(HiddenFault Fault, string Words);
 /// <param name="Readings">Of a running unit after ten minutes and after thirty; empty for a curve.</param>
 /// <param name="Choices">Answers.</param>
 public sealed record PracticeCase(int Number, string Question, IReadOnlyList<CurvePoint> Curve, IReadOnlyList<PracticeReading> Readings,
-    IReadOnlyList<PracticeChoice> Choices);
+    IReadOnlyList<PracticeChoice> Choices)
+{
+    /// <summary>How many cases there are, and how many of them, the first, are curves.</summary>
+    public int Cases => ProofPractice.Count;
+
+    /// <inheritdoc cref="Cases"/>
+    public int Curves => ProofPractice.Curves;
+}
 
 /// <summary>What a case hid.</summary>
 /// <param name="Right">The answer was right.</param>

@@ -47,4 +47,5 @@ public sealed record JobAssessment(
     [JsonIgnore] public EnergyAssessment? Energy => Of<EnergyAssessment>();
     [JsonIgnore] public CommissionAssessment? Commission => Of<CommissionAssessment>();
     [JsonIgnore] public HandoverAssessment? Handover => Of<HandoverAssessment>();
+    [JsonIgnore] public Service.ServiceAssessment? Service => Of<Service.ServiceAssessment>();
 }

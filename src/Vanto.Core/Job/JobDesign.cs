@@ -8,6 +8,7 @@ using Vanto.Core.Mount;
 using Vanto.Core.Load;
 using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
+using Vanto.Core.Service;
 using Vanto.Core.Start;
 using Vanto.Core.Supply;
 using Vanto.Core.Survey;
@@ -37,6 +38,7 @@ public sealed record JobDesign : DesignPart
     public PlanDesign Plan { get; init; } = new();
     public CommissionDesign Commission { get; init; } = new();
     public HandoverDesign Handover { get; init; } = new();
+    public ServiceDesign Service { get; init; } = new();
     [Ask("Options kept for comparison", Most = 24)] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
     [Ask("Compared with", Help = "the option pinned as the baseline; empty takes the design as it stands")] public string Baseline { get; init; } = "";
 
@@ -62,6 +64,7 @@ public sealed record JobDesign : DesignPart
             Plan = edit.Apply(whole.Plan),
             Commission = edit.Apply(whole.Commission),
             Handover = edit.Apply(whole.Handover),
+            Service = edit.Apply(whole.Service),
         };
     }
 }

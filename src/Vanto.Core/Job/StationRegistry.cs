@@ -8,6 +8,7 @@ using Vanto.Core.Layout;
 using Vanto.Core.Load;
 using Vanto.Core.Mount;
 using Vanto.Core.Plan;
+using Vanto.Core.Service;
 using Vanto.Core.Start;
 using Vanto.Core.Stations;
 using Vanto.Core.Survey;
@@ -34,6 +35,7 @@ public sealed class StationRegistry(IReadOnlyList<Station> all)
         new InstallStation(),
         new CommissionStation(),
         new HandoverStation(),
+        new ServiceStation(),
     ]);
 
     /// <summary>All, in order.</summary>

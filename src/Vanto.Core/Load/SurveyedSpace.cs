@@ -99,10 +99,18 @@ public static class SurveyedSpace
                 Gains = i == 0 ? Gains(survey) : [],
                 Shades = [.. survey.Shades.Select(s => RigShade.Of(s, survey))],
             };
-            result.Add(new NamedSpace(part.Name, part.Cooled, space));
+            result.Add(new NamedSpace(part.Name, part.Cooled, Measured(space, survey.MeasuredLoss)));
         }
         return result;
     }
+
+    /// <summary>All that lets heat in, by one share: skin, glass and gaps; people, devices and fresh air stay.</summary>
+    private static SpaceDescription Measured(SpaceDescription space, double? share) => share is not { } s ? space : space with
+    {
+        AirChangesPerHour = space.AirChangesPerHour * s,
+        Faces = [.. space.Faces.Select(f => f with { AreaM2 = f.AreaM2 * s })],
+        Windows = [.. space.Windows.Select(w => w with { AreaM2 = w.AreaM2 * s })],
+    };
 
     private static string FirstName(SurveyDesign survey) => survey.FirstSpaceName.Trim() is { Length: > 0 } name ? name : "first space";
 

@@ -41,11 +41,11 @@ public sealed record NitrogenInput : DesignPart
     [Field(SmallLength, 0.002, 0.03, Label = "Liquid pipe, inside")] public double LiquidM { get; init; } = 0.004826;
     [Field(SmallLength, 0.003, 0.05, Label = "Gas pipe, inside")] public double GasM { get; init; } = 0.0079;
     [Field(Length, 0, 60, Label = "Length")] public double LengthM { get; init; } = 4;
-    [Field(Volume, 0, 0.005, Label = "Coil indoors")] public double CoilM3 { get; init; } = 8e-4;
-    [Field(Volume, 0, 0.005, Label = "Hoses")] public double HosesM3 { get; init; } = 2e-4;
+    [Field(SmallVolume, 0, 0.005, Label = "Coil indoors")] public double CoilM3 { get; init; } = 8e-4;
+    [Field(SmallVolume, 0, 0.005, Label = "Hoses")] public double HosesM3 { get; init; } = 2e-4;
     [Field(GaugePressure, 1e5, 4.5e6, Label = "Test")] public double TestPa { get; init; } = 2.8e6;
     [Field(GaugePressure, 0, 3e7, Label = "In the bottle")] public double BottlePa { get; init; } = 13.8e6;
-    [Field(Volume, 5e-4, 0.05, Label = "Bottle")] public double BottleM3 { get; init; } = 0.010;
+    [Field(SmallVolume, 5e-4, 0.05, Label = "Bottle")] public double BottleM3 { get; init; } = 0.010;
     [Field(Temperature, -10, 50, Label = "Air")] public double AirC { get; init; } = 20;
 }
 

@@ -8,7 +8,7 @@ public enum QuantityKind
     HourOfDay, Hours, Seconds, Milliseconds, Mass, AbsolutePressure, GaugePressure, AirFlow, Speed, Irradiance,
     ThermalTransmittance, ThermalResistance, Conductivity, HeatCapacity, HumidityRatio, Torque, ConductorArea, Fuel,
     Degrees, Conductance, Enthalpy, SpecificVolume, Density, SpecificHeat, ReactivePower, Vacuum, Ratio, TimeMs, Force, Stress, Frequency,
-    Stiffness,
+    Stiffness, SmallVolume,
 }
 
 /// <summary>The two display sets a person can switch between at a key.</summary>

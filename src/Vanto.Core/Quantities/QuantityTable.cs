@@ -59,6 +59,9 @@ public static class QuantityTable
             Unit("ft²", 0.09290304, 1, "ft2", "sqft", "sq ft") with { Digits = 3 }, Unit("cm²", 1e-4, 0, "cm2"), Unit("in²", 0.0254 * 0.0254, 1, "in2"));
         yield return new(Volume, "volume", Unit("m³", 1, 2, "m3"), Unit("ft³", 0.028316846592, 1, "ft3", "cuft"),
             Unit("L", 0.001, 1, "l", "litre", "liter"), Unit("gal", CubicMetresPerGallon, 2, "us gal"));
+        yield return new(SmallVolume, "volume", Unit("L", 0.001, 3, "l", "litre", "litres", "liter") with { Digits = 3 },
+            Unit("fl\u00a0oz", CubicMetresPerGallon / 128, 1, "fl oz", "floz", "oz") with { Digits = 3 }, Unit("mL", 1e-6, 0, "ml"), Unit("m³", 1, 5, "m3"),
+            Unit("gal", CubicMetresPerGallon, 3, "us gal"));
 
         yield return new(Temperature, "temperature", Unit("°C", 1, 1, "c", "degc", "celsius") with { Bare = true },
             new UnitOfMeasure("°F", 1 / 1.8, 1, -32 / 1.8, "f", "degf", "fahrenheit") { Bare = true, Digits = 3 },

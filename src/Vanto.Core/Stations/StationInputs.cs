@@ -33,6 +33,9 @@ public sealed class StationInputs
     /// <summary>Records of one kind, in the order written.</summary>
     public IReadOnlyList<T> Records<T>() where T : StationRecord => [.. _records.OfType<T>()];
 
+    /// <summary>Records of a kind by its type, in the order written.</summary>
+    public IEnumerable<StationRecord> RecordsOf(Type kind) => _records.Where(kind.IsInstanceOfType);
+
     /// <summary>What the stations before found, in their order.</summary>
     public IEnumerable<Finding> Findings => _before.SelectMany(b => b.Result.Findings);
 

@@ -36,6 +36,9 @@ public abstract class RecordKind
 
     public abstract Type Values { get; }
 
+    /// <summary>Vanto writes it itself when something is issued; nobody types it.</summary>
+    public bool Issued { get; init; }
+
     /// <summary>What can be written in it.</summary>
     public IReadOnlyList<FieldInfo> Fields => _fields ??= FieldCatalogue.Of(Values, Activator.CreateInstance(Values)!, DesignJson.Options);
 

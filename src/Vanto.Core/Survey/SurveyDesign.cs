@@ -84,6 +84,9 @@ public enum DeviceSupply { [Called("inverter or shore")] Ac, [Called("battery")]
 /// <summary>The rig as measured: what it is, where it stands, its skin, glass, people, devices and sources.</summary>
 public sealed record SurveyDesign : DesignPart
 {
+    /// <summary>Bounds of heat as measured over heat as computed; beyond them the readings or the drawing are wrong. The product's own.</summary>
+    public const double LeastLoss = 0.4, MostLoss = 2.5;
+
     [Ask("Kind of rig")] public RigKind Kind { get; init; } = RigKind.Van;
     public PlaceDesign Place { get; init; } = new();
     [Field(QuantityKind.Angle, 0, 360, Label = "Nose points to", Help = "0 north, 90 east, 180 south, 270 west")] public double HeadingDeg { get; init; } = 180;
@@ -100,6 +103,9 @@ public sealed record SurveyDesign : DesignPart
     [Ask("Windows", Most = 40)] public IReadOnlyList<WindowDesign> Windows { get; init; } = [];
     [Ask("The first space is called")] public string FirstSpaceName { get; init; } = "first space";
     [Ask("Further spaces, from the front to the rear", Most = 12)] public IReadOnlyList<FurtherSpaceDesign> Further { get; init; } = [];
+    [Field(QuantityKind.Fraction, LeastLoss, MostLoss, Label = "Heat that comes in as measured, share of computed",
+        Help = "empty takes what is computed; Commission fits it from a cooling-down", Optional = true)]
+    public double? MeasuredLoss { get; init; }
     [Ask("It is")] public Motion Motion { get; init; } = Motion.Parked;
     public AiringDesign Airing { get; init; } = new();
     [Ask("Shade", Most = 30)] public IReadOnlyList<ShadeDesign> Shades { get; init; } = [];

@@ -93,6 +93,14 @@ public sealed record AcUnit : DesignPart
     /// <summary>Locked-rotor current: the plate's, else 5.2 times the running current, common practice.</summary>
     public double LockedRotorA => LraEstimated ? 5.2 * RlaA : LraA;
 
+    /// <summary>The same, giving a share of its cooling for the same power.</summary>
+    public AcUnit Giving(double share) => this with
+    {
+        RatedCapacityW = RatedCapacityW * share,
+        MinCapacityW = MinCapacityW * share,
+        MaxCapacityW = MaxCapacityW * share,
+    };
+
     /// <summary>Lowest steady share of the rated capacity.</summary>
     public double MinShare => SingleSpeed ? 1 : MinCapacityW / RatedCapacityW;
 

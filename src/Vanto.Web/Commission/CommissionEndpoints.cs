@@ -1,4 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Commission;
+using Vanto.Core.Unit;
 using Vanto.Documents;
 using Vanto.Web.Rigs;
 
@@ -17,6 +19,23 @@ public static class CommissionEndpoints
             ProofPdf.Ask(view.Design.Name, view.Assessment.Unit!.Unit, view.Assessment.Commission!, view.Design.Commission.Fault.Code, view.Design.Units,
                 today),
             clock)).WithTags("commission");
+        api.MapPost("/rigs/{id:guid}/commission/as-measured", AsMeasured).WithTags("commission");
+    }
+
+    /// <summary>Lays the rig's model over its newest cooling-down; seconds of work, so it is asked for and not done at every keystroke.</summary>
+    private static async Task<Results<Ok<RigFitResult>, NotFound, ProblemHttpResult>> AsMeasured(Guid id, RigDesk desk)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        if (view.Assessment.Unit is not { } unit)
+            return TypedResults.Problem("An earlier station has a stop that keeps the rig from being computed.", statusCode: 409, title: "No fit yet.");
+        var records = view.Records.OfType<CoolingRecord>().ToList();
+        var begin = records.LastOrDefault(r => r.Readings.Begins);
+        var survey = view.Design.Survey;
+        var nominal = unit.Unit.RatedCapacityW * Capacity.FlowFactor(view.Design.Unit.AirFlowShare);
+        var hour = begin is null ? 0 : begin.At.ToOffset(TimeSpan.FromHours(survey.Place.UtcOffsetH)).Hour;
+        return TypedResults.Ok(await Task.Run(() =>
+            RigFit.Of(survey, view.Design.Load, nominal, CoolingProof.Points(records), begin?.Readings.OutdoorC, hour)));
     }
 
     private static async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> Paper(Guid id, RigDesk desk, string name,

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using QRCoder;
 using Vanto.Core.Crew;
+using Vanto.Web.Instruments;
 
 namespace Vanto.Web.Crew;
 
@@ -46,12 +47,13 @@ public static class CrewEndpoints
             book.Revoke(id) ? TypedResults.Ok(State(gate, book)) : TypedResults.NotFound());
     }
 
-    private static async Task<CrewState> Share(ShareRequest asked, CrewGate gate, CrewBook book)
+    private static async Task<CrewState> Share(ShareRequest asked, CrewGate gate, CrewBook book, InstrumentDesk instruments)
     {
         if (asked.On)
             await gate.Open(asked.Tls);
         else
             await gate.Close();
+        await instruments.Follow();
         return State(gate, book);
     }
 

@@ -9,6 +9,7 @@ using Vanto.Core.Mount;
 using Vanto.Core.Physics;
 using Vanto.Core.Plan;
 using Vanto.Core.Quantities;
+using Vanto.Core.Service;
 using Vanto.Core.Start;
 using Vanto.Core.Supply;
 using Vanto.Core.Survey;
@@ -16,6 +17,7 @@ using Vanto.Core.Unit;
 using Vanto.Core.Wiring;
 using Vanto.Storage;
 using Vanto.Web.Rigs;
+using Vanto.Web.Shop;
 
 namespace Vanto.Web.Demo;
 
@@ -124,13 +126,18 @@ public static class DemoRigs
         // All or nothing: killed in between, the next start fills an empty store.
         await log.AtOnce(async () =>
         {
+            var now = clock.GetUtcNow();
             foreach (var design in Designs)
-                await Add(log, clock.GetUtcNow(), design);
+                await Add(log, now, design);
+            await log.Holder(ShopDesk.Shop, now);
+            await log.Add([.. DemoService.Shop(now).Select((r, i) => ShopDesk.Row(r, i + 1))]);
         });
     }
 
     private static async Task Add(RigLog log, DateTimeOffset now, JobDesign design)
     {
+        if (design.Service.HandedOver.Length > 0)
+            design = design with { Service = design.Service with { HandedOver = Ago(now, DemoService.HandedOverDaysAgo) } };
         var stored = await log.Create(new RevisionDraft(JobFile.Write(design), [], "", "demo", now));
         // The made-up year of its place as the EPW file that it ships with.
         var text = EpwFile.Write(SeasonRun.Made(design.Survey), "synthetic weather made by Vanto from monthly figures; not measured");
@@ -149,12 +156,14 @@ public static class DemoRigs
         foreach (var (by, readings) in Records(design.Name))
             await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id),
                 new CommissionRecord(Guid.CreateVersion7(), now, by, readings, null)));
-        foreach (var record in DemoProof.Of(design.Name, now))
+        foreach (var record in DemoProof.Of(design.Name, now).Concat(DemoService.Of(design.Name, now)))
             await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id), record));
         var order = await log.NextOrder(stored.Id);
         if (design.Name == HalfDone)
             await log.Add([.. DemoSite.Events(design, HalfDoneSteps).Select((r, i) => TypedRecord.Row(StationRegistry.Standard, stored.Id, order + i, r))]);
     }
+
+    private static string Ago(DateTimeOffset now, int days) => now.AddDays(-days).ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
 
     /// <summary>The rig whose work on site is half done.</summary>
     public const string HalfDone = "Pipit";
@@ -740,6 +749,16 @@ public static class DemoRigs
                 Contact = "bench line 14",
                 Owner = "the Thistle Van crew",
                 Remarks = "Start the generator, let it run for two minutes, then switch the unit on. Microwave only with the unit off."
+            },
+            Service = new ServiceDesign
+            {
+                HandedOver = "2024-01-15",
+                Dust = Dust.Dusty,
+                FirstMonth = 4,
+                LastMonth = 10,
+                HoursADay = 5,
+                KmADay = 25,
+                Warranty = new WarrantyDesign { From = "2024-01-15", PartsYears = 2, CompressorYears = 5, LabourYears = 1, YearlyVisit = true },
             },
         };
     }

@@ -1,13 +1,75 @@
+using System.Globalization;
+using System.Security.Cryptography;
+using System.Text;
+using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.Http.HttpResults;
+using QRCoder;
+using Vanto.Core.Energy;
+using Vanto.Core.Findings;
+using Vanto.Core.Handover;
+using Vanto.Core.Job;
+using Vanto.Core.Quantities;
+using Vanto.Core.Unit;
 using Vanto.Documents;
+using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Handover;
 
+/// <summary>The owner's guide, papers with numbers, the label, and the page behind it.</summary>
 public static class HandoverEndpoints
 {
-    /// <summary>Maps <c>GET /api/rigs/{id}/handover.pdf</c>.</summary>
-    public static void MapHandover(this RouteGroupBuilder api) => api.MapGet("/rigs/{id:guid}/handover.pdf", Pdf).WithTags("handover");
+    /// <summary>Name of the limit on the public page.</summary>
+    public const string Limit = "public-guide";
+
+    private const int MostAMinute = 30;
+    private const int QrVersionMost = 6;
+
+    /// <summary>Maps them under <c>/api/rigs/{id}</c>.</summary>
+    public static void MapHandover(this RouteGroupBuilder api)
+    {
+        api.MapGet("/rigs/{id:guid}/handover.pdf", Pdf).WithTags("handover");
+        api.MapPost("/rigs/{id:guid}/papers", async Task<Results<Ok<IssuedPaper>, NotFound>> (Guid id, PaperRequest asked, PaperDesk papers) =>
+            await papers.Issue(id, asked) is { } issued ? TypedResults.Ok(issued) : TypedResults.NotFound()).WithTags("handover");
+        api.MapGet("/rigs/{id:guid}/papers/{number}.pdf", Paper).WithTags("handover");
+        api.MapGet("/rigs/{id:guid}/label.pdf", Label).WithTags("handover");
+        api.MapGet("/rigs/{id:guid}/bundle.zip", Bundle).WithTags("handover");
+        api.MapGet("/rigs/{id:guid}/handover/now", Now).WithTags("handover");
+    }
+
+    /// <summary>The limit on the public page: so many looks a minute from one address.</summary>
+    public static RateLimitPartition<string> Partition(HttpContext http) => RateLimitPartition.GetFixedWindowLimiter(
+        http.Connection.RemoteIpAddress?.ToString() ?? "",
+        _ => new FixedWindowRateLimiterOptions { PermitLimit = MostAMinute, Window = TimeSpan.FromMinutes(1) });
+
+    /// <summary>Maps the page behind the label, for whoever holds its key.</summary>
+    public static void MapPublicGuide(this IEndpointRouteBuilder app) =>
+        app.MapGet("/h/{code}", PublicPage).RequireRateLimiting(Limit).ExcludeFromDescription();
+
+    /// <summary>A wrong code and a wrong key are answered alike, after the same comparison.</summary>
+    private static async Task<IResult> PublicPage(string code, string? k, RigLog log, HttpContext http)
+    {
+        http.Response.Headers.CacheControl = "no-store";
+        http.Response.Headers["X-Robots-Tag"] = "noindex";
+        http.Response.Headers.ContentSecurityPolicy = "default-src 'none'; style-src 'unsafe-inline'";
+        var given = SHA256.HashData(Encoding.UTF8.GetBytes(k ?? ""));
+        var asked = code.ToUpperInvariant();
+        (Guid Rig, PaperRecord? Guide) found = default;
+        foreach (var rig in await log.All())
+            if (JobCodeOf(rig.Design) == asked)
+                found = (rig.Id, (await log.Records(rig.Id)).Where(r => r.Kind == PaperRecord.Kind.Name).Select(r => (PaperRecord)PaperRecord.Kind.Read(
+                    new(r.Id, r.At, r.By, r.Corrects), System.Text.Json.Nodes.JsonNode.Parse(r.Body)!)).LastOrDefault(p => p.Readings.Kind == PaperKind.Guide));
+        var kept = found.Guide is { Readings: { Revoked: false, KeySha256.Length: 64 } values } ? Convert.FromHexString(values.KeySha256) : new byte[32];
+        var fits = CryptographicOperations.FixedTimeEquals(given, kept);
+        if (!fits || found.Guide is null || await log.Photo(found.Rig, found.Guide.Readings.PageSha256) is not { } page)
+            return Results.Text("There is no such guide.", "text/plain", statusCode: StatusCodes.Status404NotFound);
+        return Results.Bytes(page.Content, "text/html; charset=utf-8");
+    }
+
+    private static string JobCodeOf(string design) =>
+        System.Text.Json.Nodes.JsonNode.Parse(design) is System.Text.Json.Nodes.JsonObject o && o["handover"] is System.Text.Json.Nodes.JsonObject handover
+            && handover["code"] is System.Text.Json.Nodes.JsonValue v && v.TryGetValue<string>(out var code) ? code : "";
 
     private static async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> Pdf(Guid id, RigDesk desk, TimeProvider clock)
     {
@@ -15,7 +77,86 @@ public static class HandoverEndpoints
             return TypedResults.NotFound();
         if (view.Assessment.Handover is not { } sheet)
             return TypedResults.Problem("An earlier station has a stop that keeps the sheet from being put together.", statusCode: 409, title: "No sheet yet.");
-        var pdf = HandoverPdf.Render(view.Design, sheet, view.Design.Units, DateOnly.FromDateTime(clock.GetLocalNow().DateTime));
+        var pdf = HandoverPdf.Render(view.Design, PublicGuide.Whole(sheet, view.Assessment.Service), view.Design.Units,
+            DateOnly.FromDateTime(clock.GetLocalNow().DateTime));
         return TypedResults.File(pdf, "application/pdf", $"{FileNames.Safe(view.Design.Name)}-owner.pdf");
+    }
+
+    private static async Task<Results<FileContentHttpResult, NotFound>> Paper(Guid id, string number, RigDesk desk, RigLog log) =>
+        await desk.View(id) is { } view && view.Records.OfType<PaperRecord>().FirstOrDefault(p => p.Readings.Number == number) is { } paper
+            && await log.Photo(id, paper.Readings.Sha256) is { } file
+            ? TypedResults.File(file.Content, "application/pdf", $"{number}.pdf") : TypedResults.NotFound();
+
+    private static async Task<Results<FileContentHttpResult, NotFound>> Label(Guid id, string key, RigDesk desk, CrewGate gate, TimeProvider clock)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        var guide = view.Records.OfType<PaperRecord>().LastOrDefault(p => p.Readings.Kind == PaperKind.Guide);
+        if (guide is null || !CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(PaperDesk.Hash(Encoding.UTF8.GetBytes(key))),
+            Encoding.UTF8.GetBytes(guide.Readings.KeySha256)))
+            throw new InputException("key", "", "This is not the key of the guide that stands; issue the guide anew for a new label.");
+        var code = view.Design.Handover.Code;
+        var host = gate.Addresses.FirstOrDefault() ?? "http://vanto.local";
+        var text = $"{host}/H/{code}?K={key}".ToUpperInvariant();
+        using var qr = QRCodeGenerator.GenerateQrCode(text, QRCodeGenerator.ECCLevel.Q);
+        if (qr.Version > QrVersionMost)
+            throw new InputException("label", text, $"label: {text.Length} signs are too many for a label");
+        // Its module matrix comes with a quiet zone of four on each side.
+        const int quiet = 4;
+        var modules = qr.ModuleMatrix.Cast<System.Collections.BitArray>().Skip(quiet).SkipLast(quiet)
+            .Select(row => (IReadOnlyList<bool>)[.. row.Cast<bool>().Skip(quiet).SkipLast(quiet)]).ToList();
+        var day = clock.GetLocalNow().ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+        var unit = view.Assessment.Unit?.Unit;
+        var circuit = view.Assessment.Wiring?.Circuits.FirstOrDefault();
+        var sheet = unit is null ? null : UnitSheets.Known(view.Design.Unit, unit).Circuit;
+        string[] lines = [unit?.Name ?? "", view.Design.Handover.Firm, $"{guide.Readings.Number} · {day}", "Read the guide before use."];
+        string[] breaker = circuit is null ? ["________"] : [$"Air conditioner · circuit {circuit.No}",
+            $"{circuit.Device} {circuit.DeviceA:0.#} A · {circuit.Wire} · {circuit.Volts:0} V", $"from {circuit.From}{Second(view)}",
+            $"{JobCode.Printed(code)} · {day}"];
+        string[] valve = unit is not { JoinedOnSite: true } ? [] : [$"{(sheet?.Refrigerant is { } fluid ? Calls.Name(fluid) : "refrigerant ______")}",
+            sheet?.ChargeKg is { } kg ? $"charge {kg:0.00} kg, added ______ kg" : "charge ______ kg", "Only who may handle refrigerant opens it."];
+        return TypedResults.File(LabelPdf.Render(view.Design.Name, JobCode.Printed(code), modules, [.. lines.Where(l => l.Length > 0)], breaker, valve),
+            "application/pdf", $"{FileNames.Safe(view.Design.Name)}-labels.pdf");
+    }
+
+    private static string Second(RigView view) => view.Design.Survey.Sources is { Inverter.Fitted: true, Battery.Fitted: true } or { Generator.Fitted: true }
+        ? " · also fed from inverter or generator: isolate both" : "";
+
+    /// <summary>Everything of a rig in open files, with their sums.</summary>
+    private static async Task<Results<FileContentHttpResult, NotFound>> Bundle(Guid id, RigDesk desk, RigLog log, TimeProvider clock)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        var files = new SortedDictionary<string, byte[]>(StringComparer.Ordinal)
+        {
+            ["job/job.json"] = Encoding.UTF8.GetBytes(JobFile.Write(view.Design, indented: true)),
+            ["record/events.json"] = JobBundle.Events(view.Records),
+            ["readings/records.csv"] = JobBundle.Csv(view.Records, view.Design.Handover.Code),
+            ["README.txt"] = Encoding.UTF8.GetBytes(JobBundle.Readme),
+        };
+        foreach (var paper in view.Records.OfType<PaperRecord>())
+            if (await log.Photo(id, paper.Readings.Sha256) is { } file)
+                files[$"record/certificates/{paper.Readings.Number}.pdf"] = file.Content;
+        if (view.Assessment.Handover is { } sheet)
+            files["guide/guide.pdf"] = HandoverPdf.Render(view.Design, PublicGuide.Whole(sheet, view.Assessment.Service), view.Design.Units,
+                DateOnly.FromDateTime(clock.GetLocalNow().DateTime));
+        if (view.Assessment.Service is { } service)
+            files["calendar/service.ics"] = Encoding.UTF8.GetBytes(CareCalendar.Write(service.Care, view.Design.Handover.Code));
+        foreach (var sha in (view.Assessment.Install?.Steps ?? []).SelectMany(s => s.Photos).Distinct())
+            if (await log.Photo(id, sha) is { } photo)
+                files[$"photos/{sha}.jpg"] = photo.Content;
+        return TypedResults.File(JobBundle.Zip(files), "application/zip", $"{FileNames.Safe(view.Design.Name)}.vanto.zip");
+    }
+
+    /// <summary>The owner at night: this full, this late.</summary>
+    private static async Task<Results<Ok<FromNowView>, NotFound, ProblemHttpResult>> Now(Guid id, double charge, double hour, RigDesk desk)
+    {
+        if (await desk.View(id) is not { } view)
+            return TypedResults.NotFound();
+        var (design, all) = (view.Design, view.Assessment);
+        return all.Unit is not { } unit
+            ? TypedResults.Problem("An earlier station has a stop that keeps the night from being worked out.", statusCode: 409, title: "No night yet.")
+            : TypedResults.Ok(FromNow.Of(new EnergyInputs(design.Survey, design.Load, design.Unit, unit.Unit, design.Energy, design.Start.ReserveSoc), charge,
+                hour));
     }
 }

@@ -43,11 +43,18 @@ public sealed class InstrumentDesk : IAsyncDisposable
     public InstrumentBroker Broker { get; }
 
     /// <summary>This machine's own instruments come in; from the crew's network those that show what a device of the crew shows, and may record.</summary>
-    private bool Admit(InstrumentCaller caller)
+    private InstrumentPass? Admit(InstrumentCaller caller) => IPAddress.IsLoopback(caller.Address) ? new InstrumentPass(null)
+        : Joined(_gate.On ? _book.Who(caller.Password) : null);
+
+    /// <summary>What a device of the crew may send to: it may record, and at the one rig that it is shown, where it is shown one.</summary>
+    public static InstrumentPass? Joined(CrewDevice? device) =>
+        device is not null && CrewRights.Of(device.Role).Contains(CrewRight.Record) ? new InstrumentPass(device.Rig) : null;
+
+    /// <summary>Heard as widely as the crew's network is open now.</summary>
+    public async Task Follow()
     {
-        if (IPAddress.IsLoopback(caller.Address))
-            return true;
-        return _gate.On && _book.Who(caller.Password) is { Role: var role } && CrewRights.Of(role).Contains(CrewRight.Record);
+        if (Broker.On)
+            await Broker.Open(_gate.On);
     }
 
     /// <summary>Switches the broker on or off; it is heard on the crew's network where that is open.</summary>
@@ -75,19 +82,9 @@ public sealed class InstrumentDesk : IAsyncDisposable
         Arrival arrival;
         lock (live)
             arrival = live.Feed.Take(r, now);
-        if (arrival == Arrival.Duplicate)
-            return true;
-        try
-        {
-            await _queue.Keep(Row(rig, r, now, arrival));
-            return true;
-        }
-        catch
-        {
-            lock (live)
-                live.Feed.Lost(r);
-            throw;
-        }
+        // One that came twice is written too, which changes nothing: so it is acknowledged only when the first is on the disk.
+        await _queue.Keep(Row(rig, r, now, arrival));
+        return true;
     }
 
     private static NewReading Row(Guid rig, InstrumentReading r, DateTimeOffset now, Arrival arrival) => new(rig, r.Instrument,

@@ -24,19 +24,19 @@ public sealed record RefusedView(string Reason, long Count);
 /// <param name="Name">What it measures, in words.</param>
 /// <param name="Kind">How its values are shown.</param>
 /// <param name="Value">The newest, as the product counts inside; null without one.</param>
-/// <param name="Quality">What the instrument says of it.</param>
-/// <param name="Live">It has sent since Vanto was started.</param>
-/// <param name="Stale">It sends no longer.</param>
+/// <param name="State">What is odd about it, in words; empty where it sends and is well.</param>
+/// <param name="Takes">What its trace can be taken over as.</param>
 /// <param name="Missing">Readings that have not come.</param>
 /// <param name="FromMs">First reading that is kept.</param>
 /// <param name="ToMs">Last one.</param>
 public sealed record ChannelView(int Id, string Instrument, InstrumentQuantity Quantity, string Name, QuantityKind Kind, bool Simulated, double? Value,
-    ReadingQuality Quality, bool Live, bool Stale, long Missing, long FromMs, long ToMs);
+    string State, IReadOnlyList<TakeChoice> Takes, long Missing, long FromMs, long ToMs);
 
 /// <summary>Instruments of a rig.</summary>
+/// <param name="Said">What they say, in a sentence.</param>
 /// <param name="Job">As it stands in topics.</param>
-public sealed record InstrumentsView(bool On, int Port, bool Wide, string Job, IReadOnlyList<string> Connected, IReadOnlyList<RefusedView> Refused,
-    SceneView? Scene, IReadOnlyList<SceneChoice> Scenes, IReadOnlyList<ChannelView> Channels);
+public sealed record InstrumentsView(Verdict Said, bool On, int Port, bool Wide, string Job, IReadOnlyList<string> Connected,
+    IReadOnlyList<RefusedView> Refused, SceneView? Scene, IReadOnlyList<SceneChoice> Scenes, IReadOnlyList<ChannelView> Channels);
 
 /// <summary>A stretch of a channel, thinned for a picture without losing an extreme.</summary>
 /// <param name="Ms">Moments.</param>
@@ -51,7 +51,15 @@ public sealed record SwitchRequest(bool On);
 public sealed record SceneRequest(SceneKind Scene, double Rate = 60, int Seed = 1);
 
 /// <summary>What a trace is taken over as.</summary>
-public enum TakeAs { Vacuum, Nitrogen, Cooling, StartUp }
+public enum TakeAs
+{
+    [Called("the hold of the vacuum, from its lowest")] Vacuum, [Called("the hold under nitrogen")] Nitrogen,
+    [Called("the space as it cools down")] Cooling, [Called("all that stands steady now, as a start-up")] StartUp,
+}
+
+/// <summary>A trace may be taken over so.</summary>
+/// <param name="Leaf">Where it is judged then.</param>
+public sealed record TakeChoice(TakeAs As, string Words, string Leaf);
 
 /// <summary>Takes readings of instruments over into the proof.</summary>
 /// <param name="By">Who.</param>
@@ -122,14 +130,47 @@ public static class InstrumentEndpoints
                 var feed = live.GetValueOrDefault((row.Instrument, quantity, row.Simulated))?.Feed;
                 var last = feed?.Last;
                 channels.Add(new ChannelView(row.Id, row.Instrument, quantity, Calls.Name(quantity), InstrumentQuantities.Kind(quantity), row.Simulated,
-                    last?.Value is { } value ? InstrumentQuantities.Inside(quantity, value) : null, last?.Quality ?? ReadingQuality.Good, feed is not null,
-                    feed?.Stale(clock.GetUtcNow()) ?? true, feed?.Missing ?? 0, from, to));
+                    last?.Value is { } value ? InstrumentQuantities.Inside(quantity, value) : null, StateOf(feed, clock.GetUtcNow()), Takes(quantity),
+                    feed?.Missing ?? 0, from, to));
             }
-        return TypedResults.Ok(new InstrumentsView(desk.Broker.On, desk.Broker.Port, desk.Broker.Wide, id.ToString("N"), desk.Broker.Connected,
-            [.. desk.Broker.Refused.OrderByDescending(r => r.Value).Select(r => new RefusedView(r.Key, r.Value))],
+        return TypedResults.Ok(new InstrumentsView(Said(channels, desk.Broker.On), desk.Broker.On, desk.Broker.Port, desk.Broker.Wide,
+            id.ToString("N"), desk.Broker.Connected, [.. desk.Broker.Refused.OrderByDescending(r => r.Value).Select(r => new RefusedView(r.Key, r.Value))],
             desk.SceneOf(id) is { } playing
                 ? new SceneView(playing.Scene.Kind, Calls.Name(playing.Scene.Kind), playing.Scene.Seconds, playing.Rate) : null,
             [.. Enum.GetValues<SceneKind>().Select(k => new SceneChoice(k, Calls.Name(k)))], channels));
+    }
+
+    private const string Kept = "kept", Silent = "silent";
+
+    private static string StateOf(InstrumentFeed? feed, DateTimeOffset now) => feed is null ? Kept
+        : feed.Last is { Quality: not ReadingQuality.Good } odd ? Calls.Name(odd.Quality) : feed.Stale(now) ? Silent : "";
+
+    private static readonly Dictionary<TakeAs, (InstrumentQuantity Of, string Leaf)> Holds = new()
+    {
+        [TakeAs.Vacuum] = (InstrumentQuantity.AbsolutePressure, "dry"),
+        [TakeAs.Nitrogen] = (InstrumentQuantity.GaugePressure, "tight"),
+        [TakeAs.Cooling] = (InstrumentQuantity.Temperature, "cooling"),
+    };
+
+    private static IReadOnlyList<TakeChoice> Takes(InstrumentQuantity quantity) =>
+    [
+        .. Holds.Where(h => h.Value.Of == quantity).Select(h => new TakeChoice(h.Key, Calls.Name(h.Key), h.Value.Leaf)),
+        new TakeChoice(TakeAs.StartUp, Calls.Name(TakeAs.StartUp), "readings"),
+    ];
+
+    /// <summary>What the first instrument says, and who is silent.</summary>
+    private static Verdict Said(IReadOnlyList<ChannelView> channels, bool on)
+    {
+        var heard = channels.Where(c => c.State.Length == 0).ToList();
+        var silent = channels.Count(c => c.State == Silent);
+        if (heard.FirstOrDefault() is not { Value: { } value } first)
+            return new Verdict(StationState.Open, channels.Count == 0 ? Phrase.Of($"No instrument has sent anything to this rig.")
+                : silent > 0 ? Phrase.Of($"All instruments are silent.") : Phrase.Of($"{Calls.Many(channels.Count, "trace")} kept; nothing is heard now."),
+                on ? Phrase.Of($"Vanto listens.") : Phrase.Of($"Nobody listens: switch it on, simulate, or read a logger's file."));
+        return new Verdict(silent > 0 ? StationState.Caution : StationState.Open,
+            Phrase.Of($"{first.Instrument} reads {Phrase.Of(new Measure(value, first.Kind))}{(first.Simulated ? ", simulated" : "")}."),
+            silent > 0 ? Phrase.Of($"{Calls.Many(silent, "channel")} of {channels.Count:Count} silent: power, distance, or a message that was refused.")
+                : Phrase.Of($"{Calls.Many(heard.Count, "channel")} heard."));
     }
 
     private static async Task<Results<Ok<TraceView>, NotFound>> Traced(Guid id, int channel, ReadingLog log, long? from = null, long? to = null,
@@ -164,12 +205,7 @@ public static class InstrumentEndpoints
 
     private static async Task<IReadOnlyList<StationRecord>> Hold(Guid id, TakeRequest asked, ReadingLog log, Taking taking)
     {
-        var wanted = asked.As switch
-        {
-            TakeAs.Vacuum => InstrumentQuantity.AbsolutePressure,
-            TakeAs.Nitrogen => InstrumentQuantity.GaugePressure,
-            _ => InstrumentQuantity.Temperature,
-        };
+        var wanted = Holds[asked.As].Of;
         if (asked.Channel is not { } number || await Channel(id, number, log) is not { } row)
             throw new InputException("channel", $"{asked.Channel}", "Which instrument? Choose one of this rig.");
         if (row.Quantity != InstrumentQuantities.Name(wanted))

@@ -167,6 +167,8 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         var kind = stations.KindNamed(typed.Kind)
             ?? throw new InputException("kind", typed.Kind,
                 $"\"{typed.Kind}\" is no kind of record; there are {string.Join(", ", stations.RecordKinds.Select(k => k.Name))}.");
+        if (kind.Issued)
+            throw new InputException("kind", typed.Kind, $"\"{typed.Kind}\" is written when it is issued, not typed.");
         if (await log.Find(id) is not { } stored)
             return null;
         var (design, records) = await Read(stored);

@@ -35,14 +35,14 @@ public class ProofStationTests
     [Fact]
     public void What_is_proved_follows_from_the_job()
     {
-        Of(Split).Proof.Select(p => p.Leaf).ShouldBe(["tight", "dry", "leaks", "readings"]);
+        Of(Split).Proof.Select(p => p.Leaf).ShouldBe(["tight", "dry", "release", "leaks", "readings"]);
         var vacuumOnly = Split with { Plan = Split.Plan with { Method = Split.Plan.Method with { Prove = ProveSchool.Vacuum } } };
-        Of(vacuumOnly).Proof.Select(p => p.Leaf).ShouldBe(["dry", "leaks", "readings"]);
+        Of(vacuumOnly).Proof.Select(p => p.Leaf).ShouldBe(["dry", "release", "leaks", "readings"]);
         Of(vacuumOnly).Findings.ShouldContain(f => f.Code == "proof.vacuum-only");
         var charged = Split with { Layout = Split.Layout with { Line = Split.Layout.Line with { Kind = LineKind.PreCharged } } };
-        Of(charged).Proof.Select(p => p.Leaf).ShouldBe(["leaks", "readings"]);
+        Of(charged).Proof.Select(p => p.Leaf).ShouldBe(["release", "leaks", "readings"]);
         Of(charged with { Layout = charged.Layout with { Line = charged.Layout.Line with { SealBroken = true } } }).Proof.Select(p => p.Leaf)
-            .ShouldBe(["tight", "dry", "leaks", "readings"], "a charged set that was cut is a plain one");
+            .ShouldBe(["tight", "dry", "release", "leaks", "readings"], "a charged set that was cut is a plain one");
         foreach (var work in new[] { WorkKind.SoftStarter, WorkKind.LayUp, WorkKind.Wake })
             Of(Split with { Unit = Split.Unit with { Work = work } }).Proof.Select(p => p.Leaf).ShouldBe(["readings"], $"{work}");
         Of(RigPresets.New(RigKind.Van, "Knot")).Proof.Select(p => p.Leaf).ShouldBe(["readings"], "a rooftop unit comes sealed");

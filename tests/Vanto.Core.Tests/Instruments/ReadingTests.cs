@@ -91,15 +91,6 @@ public class ReadingTests
     }
 
     [Fact]
-    public void What_could_not_be_kept_is_no_double_when_it_comes_again()
-    {
-        var feed = new InstrumentFeed();
-        feed.Take(At(0, 0), Noon);
-        feed.Lost(At(0, 0));
-        feed.Take(At(0, 0), Noon).ShouldBe(Arrival.Taken);
-    }
-
-    [Fact]
     public void Silence_of_five_periods_is_stale()
     {
         var feed = new InstrumentFeed();

@@ -66,6 +66,16 @@ public class InstrumentTests(RunningServer server) : IClassFixture<RunningServer
         var taken = await Tell(id, "take", new { @as = "vacuum", by = "Ottoline Marsh", channel = (int)channel["id"]! });
         taken.Text("/assessment/commission/dry/state").ShouldBe("passed");
         taken["records"]!.AsArray().Last()!.Text("/by").ShouldBe("Ottoline Marsh, vac-1");
+        var part = await Tell(id, "take", new
+        {
+            @as = "vacuum",
+            by = "Wren",
+            channel = (int)channel["id"]!,
+            fromMs = (long)trace["ms"]![100]!,
+            toMs = (long)trace["ms"]![160]!,
+        });
+        part["records"]!.AsArray().Count(r => r!.Text("/by") == "Wren, vac-1").ShouldBe(61, "what is drawn is what is taken");
+        (await See(id)).Text("/said/headline/template").ShouldContain("vac-1");
     }
 
     [Fact]
@@ -158,7 +168,7 @@ public class InstrumentTests(RunningServer server) : IClassFixture<RunningServer
         var kept = await Tell(id, "import", new { content, mapping });
         ((int)kept["read"]!["readings"]!).ShouldBe(40);
         var channel = (await See(id))["channels"]!.AsArray().Single()!;
-        ((bool)channel["live"]!).ShouldBeFalse();
+        channel.Text("/state").ShouldBe("kept");
         ((long)channel["fromMs"]!).ShouldBe(new DateTimeOffset(2027, 3, 2, 13, 0, 0, TimeSpan.Zero).ToUnixTimeMilliseconds());
         var cooled = await Tell(id, "take", new { @as = "cooling", by = "Wren", channel = (int)channel["id"]! });
         cooled["records"]!.AsArray().Count.ShouldBe(40);
@@ -197,6 +207,10 @@ public class SilentInstrumentTests(RunningServer server) : IClassFixture<Running
         var view = await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{id}/instruments/broker", new { on = true }));
         var port = (int)view["port"]!;
         ((bool)view["wide"]!).ShouldBeFalse();
+        await Read(await server.Http.PostAsJsonAsync("/api/crew/share", new { on = true, tls = false }));
+        desk.Broker.Wide.ShouldBeTrue("the crew's network is open");
+        await Read(await server.Http.PostAsJsonAsync("/api/crew/share", new { on = false, tls = false }));
+        desk.Broker.Wide.ShouldBeFalse("and shut again");
         using (var there = new TcpClient())
             await there.ConnectAsync(IPAddress.Loopback, port);
         await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{id}/instruments/broker", new { on = false }));

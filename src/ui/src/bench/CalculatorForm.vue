@@ -229,6 +229,8 @@ dd b {
   font-weight: 650;
 }
 dd b.text {
+  display: block;
+  padding-left: 20px;
   font-size: 16px;
 }
 h2 {

@@ -99,6 +99,7 @@ const stageWords: Record<string, string> = {
       <h1>Yard</h1>
       <span class="soft">{{ rigs ? told : '' }}</span>
       <span class="space" />
+      <RouterLink to="/shop" class="key" data-shop>Shop</RouterLink>
       <RouterLink to="/bench" class="key">Bench</RouterLink>
       <button v-if="owner" type="button" class="key" :aria-expanded="crew" data-crew-open @click="crew = !crew">Crew</button>
       <TopKeys />

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import type { EChartsCoreOption } from 'echarts/core';
 import { computed, ref } from 'vue';
-import type { CoolingSpot } from '../../api/generated/schema';
+import { ask, Refused } from '../../api/client';
+import type { CoolingSpot, RigFitResult } from '../../api/generated/schema';
 import { axis, inks, lettering } from '../../parts/chart';
 import DrawnChart from '../../parts/DrawnChart.vue';
-import { shown, symbolOf, toShown } from '../../parts/show';
+import { say, shown, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useNextReading, useSaid, useWriting } from './proof';
-import ReadingField from './ReadingField.vue';
-import WhoReads from './WhoReads.vue';
+import { useWriting } from '../../parts/writing';
+import { useNextReading, useSaid } from './proof';
+import ReadingField from '../../parts/ReadingField.vue';
+import WhoReads from '../../parts/WhoReads.vue';
 
 /** How fast it cools, against what was predicted from the same warmth. */
 const rig = useRig();
@@ -18,17 +20,44 @@ const { verdict, findings } = useSaid(() => cooling.value);
 const { by, errors, refused, busy, write, toRead } = useWriting();
 const cabin = ref('');
 const minute = ref('');
+const outdoor = ref('');
 const begun = computed(() => (cooling.value?.readings.length ?? 0) > 0);
 async function record(begins: boolean): Promise<void> {
   if (!cabin.value.trim()) {
     errors.value = { cabinC: 'Write down what the thermometer shows.' };
     return;
   }
-  if (await write('cooling', { cabinC: cabin.value, minute: begins ? '' : minute.value, begins: String(begins) }))
-    [cabin.value, minute.value] = ['', ''];
+  const values = { cabinC: cabin.value, outdoorC: outdoor.value, minute: begins ? '' : minute.value, begins: String(begins) };
+  if (await write('cooling', values)) [cabin.value, minute.value, outdoor.value] = ['', '', ''];
 }
-const everyMin = 5;
-const next = useNextReading('cooling', everyMin, () => begun.value && cooling.value!.reachedMin === null);
+const fit = ref<RigFitResult | null>(null);
+const unfit = ref('');
+const fitting = ref(false);
+/** What heat comes in and what the unit gives, laid over the readings. */
+async function askFit(): Promise<void> {
+  [fit.value, unfit.value, fitting.value] = [null, '', true];
+  try {
+    fit.value = await ask<RigFitResult>('POST', `/rigs/${rig.id}/commission/as-measured`);
+  } catch (error) {
+    unfit.value = error instanceof Refused ? error.message : 'The server does not answer; ask again.';
+  } finally {
+    fitting.value = false;
+  }
+}
+const taken = computed(() => rig.design!.survey.measuredLoss ?? null);
+const hundredths = (share: number) => Math.round(share * 100) / 100;
+/** Load and Energy reckon with it from here on; the proof stays held against the drawing. */
+async function take(found: RigFitResult | null): Promise<void> {
+  await rig.change([
+    { path: '/survey/measuredLoss', value: found && hundredths(found.loss) },
+    { path: '/energy/measuredCapacity', value: found && hundredths(found.capacity) },
+  ]);
+}
+const next = useNextReading(
+  'cooling',
+  () => cooling.value!.readEveryMin,
+  () => begun.value && cooling.value!.reachedMin === null,
+);
 const points = (spots: CoolingSpot[]) => spots.map((s) => [s.minute, toShown(s.c, 'temperature')]);
 const minutes = (m: number | null | undefined, none: string) => (m === null || m === undefined ? none : `${Math.round(m)} min`);
 const picture = computed<EChartsCoreOption>(() => {
@@ -82,6 +111,14 @@ const picture = computed<EChartsCoreOption>(() => {
         <form @submit.prevent="record(!begun)">
           <ReadingField v-model="cabin" name="cabinC" label="The space is" :unit="symbolOf('temperature')" :error="errors.cabinC" />
           <ReadingField v-if="begun" v-model="minute" name="minute" label="at minute" hint="now" :error="errors.minute" />
+          <ReadingField
+            v-else
+            v-model="outdoor"
+            name="outdoorC"
+            label="Air outdoors, in the shade"
+            :unit="symbolOf('temperature')"
+            :error="errors.outdoorC"
+          />
           <p v-if="refused" class="severity-stop" role="alert">{{ refused }}</p>
           <p class="acts">
             <button type="submit" class="plain" :disabled="busy" data-cooling="write">
@@ -90,6 +127,27 @@ const picture = computed<EChartsCoreOption>(() => {
             <button v-if="begun" type="button" class="plain" :disabled="busy" @click="record(true)">begin anew</button>
           </p>
         </form>
+        <section v-if="begun" class="fit" data-fit>
+          <p class="acts">
+            <button type="button" class="plain" :disabled="fitting" data-fit-ask @click="askFit">
+              {{ fitting ? 'laying the model over it …' : 'what do they say of the rig?' }}
+            </button>
+          </p>
+          <p v-if="unfit" class="severity-caution" role="alert">{{ unfit }}</p>
+          <template v-if="fit">
+            <p>
+              {{ say(fit.words) }} <span class="soft">The model stays {{ shown(fit.apartK, 'temperatureDifference') }} from them.</span>
+            </p>
+            <button v-if="fit.sure" type="button" class="plain" data-fit-take @click="take(fit)">Load and Energy reckon with that</button>
+          </template>
+          <p v-if="taken !== null" class="soft" data-fit-taken>
+            Load and Energy reckon as measured: heat {{ shown(taken, 'fraction') }} of the computed<template
+              v-if="rig.design!.energy.measuredCapacity"
+              >, cooling {{ shown(rig.design!.energy.measuredCapacity, 'fraction') }} of the rated</template
+            >.
+            <button type="button" class="bare" @click="take(null)">as computed again</button>
+          </p>
+        </section>
       </template>
     </template>
     <template v-if="cooling" #act>
@@ -122,4 +180,4 @@ const picture = computed<EChartsCoreOption>(() => {
   </LeafLayout>
 </template>
 
-<style scoped src="./reading.css"></style>
+<style scoped src="../../parts/reading.css"></style>

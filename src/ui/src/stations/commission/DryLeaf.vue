@@ -3,17 +3,19 @@ import type { EChartsCoreOption } from 'echarts/core';
 import { computed, ref } from 'vue';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
-import { axis, inks, lettering, tip, tipText } from '../../parts/chart';
+import { axis, inks, lettering } from '../../parts/chart';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
-import { say, shown, symbolOf, toShown } from '../../parts/show';
-import type { CurvePoint, VacuumRow } from '../../api/generated/schema';
+import { say, shown, toShown } from '../../parts/show';
+import type { CurvePoint, SchoolRow, VacuumRow } from '../../api/generated/schema';
 import { recordFieldsOf } from '../../api/description';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useNextReading, useSaid, useWriting } from './proof';
-import ReadingField from './ReadingField.vue';
-import WhoReads from './WhoReads.vue';
+import { minutesAxis, vacuumTip } from './minutes';
+import { useWriting } from '../../parts/writing';
+import { useNextReading, useSaid } from './proof';
+import ReadingField from '../../parts/ReadingField.vue';
+import WhoReads from '../../parts/WhoReads.vue';
 
 /** Dry, leaking or wet: the readings against three stories, and what comes next. */
 const rig = useRig();
@@ -23,8 +25,11 @@ const { verdict, findings } = useSaid(() => dry.value);
 const { by, errors, refused, busy, write, toRead } = useWriting();
 const kit = computed(() => rig.design!.commission.vacuum);
 const begun = computed(() => dry.value?.heldMin !== null && dry.value?.heldMin !== undefined);
-const everyMin = 2;
-const next = useNextReading('vacuum', everyMin, () => begun.value && ['open', 'caution'].includes(dry.value!.state));
+const next = useNextReading(
+  'vacuum',
+  () => dry.value!.readEveryMin,
+  () => begun.value && ['open', 'caution'].includes(dry.value!.state),
+);
 const value = ref('');
 const minute = ref('');
 const chosen = ref('');
@@ -69,12 +74,8 @@ const picture = computed<EChartsCoreOption>(() => {
   return {
     animation: false,
     grid: { left: 52, right: 14, top: 16, bottom: 42 },
-    tooltip: tip({
-      trigger: 'item',
-      formatter: (p: { data: number[] }) =>
-        tipText(`${Math.round(p.data[0]! * 10) / 10} min`, [`${Math.round(p.data[1]!)} ${symbolOf('vacuum')}`]),
-    }),
-    xAxis: axis({ type: 'value', name: 'minutes since it was shut off', nameLocation: 'middle', nameGap: 26, min: 0 }),
+    tooltip: vacuumTip(),
+    xAxis: minutesAxis(),
     yAxis: axis({
       type: 'log',
       min: 10 ** Math.floor(Math.log10(Math.max(1, Math.min(...good.map((r) => toShown(r.pa!, 'vacuum'))) / 1.5))),
@@ -101,6 +102,13 @@ const picture = computed<EChartsCoreOption>(() => {
     ],
   };
 });
+const ways: SheetColumn<SchoolRow>[] = [
+  { key: 'way', label: 'way', text: (r) => r.way, wide: true },
+  { key: 'shows', label: 'shows', text: (r) => r.shows, wide: true },
+  { key: 'blind', label: 'cannot see', text: (r) => r.cannotSee, wide: true },
+  { key: 'needs', label: 'needs', text: (r) => r.needs, wide: true },
+  { key: 'time', label: 'takes', text: (r) => r.time, width: 96 },
+];
 const minutes = (m: number | null | undefined) =>
   m === null || m === undefined ? 'more than 2 h' : m < 1 ? `${Math.round(m * 60)} s` : `${Math.round(m)} min`;
 </script>
@@ -207,11 +215,22 @@ const minutes = (m: number | null | undefined) =>
           <button v-else type="button" class="plain" :disabled="!value" @click="mend(row)">take what is typed</button>
         </template>
       </SheetTable>
+      <details class="ways">
+        <summary>What each way proves, and what it cannot see</summary>
+        <SheetTable
+          name="Ways to prove it dry"
+          :rows="dry.ways"
+          :columns="ways"
+          :row-class="(r) => (r.school === dry!.way ? 'own' : '')"
+          copies
+          data-ways
+        />
+      </details>
     </template>
   </LeafLayout>
 </template>
 
-<style scoped src="./reading.css"></style>
+<style scoped src="../../parts/reading.css"></style>
 <style scoped>
 .plan {
   display: grid;

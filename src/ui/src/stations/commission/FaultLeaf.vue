@@ -6,8 +6,8 @@ import { useLeaf } from '../../run/place';
 import { useRig } from '../../stores/rig';
 import type { StationState, TestRow, Verdict } from '../../api/generated/schema';
 import LeafLayout from '../LeafLayout.vue';
-import { useWriting } from './proof';
-import WhoReads from './WhoReads.vue';
+import { useWriting } from '../../parts/writing';
+import WhoReads from '../../parts/WhoReads.vue';
 
 /** What is wrong: the next thing to look at, its answers as buttons, the causes that are left. */
 const rig = useRig();
@@ -97,7 +97,7 @@ const percent = (share: number) => `${share < 0.01 ? '<1' : Math.round(share * 1
   </LeafLayout>
 </template>
 
-<style scoped src="./reading.css"></style>
+<style scoped src="../../parts/reading.css"></style>
 <style scoped>
 .test {
   border-top: 1px solid var(--hair);

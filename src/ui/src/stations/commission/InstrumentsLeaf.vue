@@ -3,7 +3,7 @@ import { useLocalStorage } from '@vueuse/core';
 import type { EChartsCoreOption } from 'echarts/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { ChannelView, SceneKind, TakeAs } from '../../api/generated/schema';
+import type { ChannelView, SceneKind, TakeChoice } from '../../api/generated/schema';
 import AskGroup from '../../parts/AskGroup.vue';
 import { axis, inks, lettering, tip, tipText } from '../../parts/chart';
 import DrawnChart from '../../parts/DrawnChart.vue';
@@ -12,7 +12,7 @@ import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
 import { useInstruments } from './instruments';
 import LoggerImport from './LoggerImport.vue';
-import WhoReads from './WhoReads.vue';
+import WhoReads from '../../parts/WhoReads.vue';
 
 /** What instruments say now and said before, live, simulated or out of a file; from here it is taken over into the proof. */
 const rig = useRig();
@@ -29,27 +29,10 @@ const spans = [
   { words: 'all', min: null },
 ];
 const valueOf = (c: ChannelView) => (c.value === null ? '–' : shown(c.value, c.kind));
-const stateOf = (c: ChannelView) =>
-  !c.live
-    ? 'kept'
-    : c.quality !== 'good'
-      ? ({ overRange: 'over its range', underRange: 'under its range' }[c.quality as string] ?? c.quality)
-      : c.stale
-        ? 'silent'
-        : '';
-
-const takes: Partial<Record<ChannelView['quantity'], { as: TakeAs; words: string; leaf: string }[]>> = {
-  absolutePressure: [{ as: 'vacuum', words: 'the hold of the vacuum, from its lowest', leaf: 'dry' }],
-  gaugePressure: [{ as: 'nitrogen', words: 'the hold under nitrogen', leaf: 'tight' }],
-  temperature: [{ as: 'cooling', words: 'the space as it cools down', leaf: 'cooling' }],
-};
-const possible = computed(() => [
-  ...(takes[channel.value?.quantity ?? 'sound'] ?? []),
-  { as: 'startUp' as TakeAs, words: 'all that stands steady now, as a start-up', leaf: 'readings' },
-]);
-async function takeOver(t: { as: TakeAs; leaf: string }): Promise<void> {
-  const from = t.as === 'vacuum' || lastMin.value === null ? null : (trace.value?.ms[0] ?? null);
-  if (await take(t.as, by.value, from, null)) await router.push(`/rig/${rig.id}/commission/${t.leaf}`);
+/** What is drawn is what is taken: a hold of the vacuum from its lowest in the stretch that is shown. */
+async function takeOver(t: TakeChoice): Promise<void> {
+  const from = (t.as === 'vacuum' ? trace.value?.lowestMs : trace.value?.ms[0]) ?? null;
+  if (await take(t.as, by.value, from, trace.value?.ms.at(-1) ?? null)) await router.push(`/rig/${rig.id}/commission/${t.leaf}`);
 }
 
 const picture = computed<EChartsCoreOption>(() => {
@@ -99,7 +82,7 @@ const picture = computed<EChartsCoreOption>(() => {
 </script>
 
 <template>
-  <LeafLayout>
+  <LeafLayout :verdict="seen?.said">
     <template #say>
       <p v-if="away" class="severity-caution" role="status">The server does not answer; what was seen last stands here.</p>
       <p v-if="refused" class="severity-stop" role="alert">{{ refused }}</p>
@@ -159,13 +142,10 @@ const picture = computed<EChartsCoreOption>(() => {
         >
           <small>{{ c.instrument }} · {{ c.name }}</small>
           <b>{{ valueOf(c) }}</b>
-          <small v-if="stateOf(c) || c.missing" class="severity-caution"
-            >{{ stateOf(c) }}{{ c.missing ? ` ${c.missing} missing` : '' }}</small
-          >
+          <small v-if="c.state || c.missing" class="severity-caution">{{ c.state }}{{ c.missing ? ` ${c.missing} missing` : '' }}</small>
         </button>
       </div>
       <p v-if="seen.channels.some((c) => c.simulated)" class="soft" data-simulated>In dashes: simulated.</p>
-      <el-empty v-if="!seen.channels.length" description="No instrument has sent anything to this rig, and no file was read." />
       <template v-if="channel && trace && trace.channel === channel.id">
         <span class="units" role="group" aria-label="How much is shown">
           <button v-for="s in spans" :key="s.words" type="button" class="unit" :aria-pressed="s.min === lastMin" @click="lastMin = s.min">
@@ -175,7 +155,7 @@ const picture = computed<EChartsCoreOption>(() => {
         <DrawnChart fill :option="picture" :height="230" :label="`${channel.instrument}, ${channel.name}`" />
         <div class="acts takes">
           <span class="soft">Take over:</span>
-          <button v-for="t in possible" :key="t.as" type="button" class="plain" :data-take="t.as" @click="takeOver(t)">
+          <button v-for="t in channel.takes" :key="t.as" type="button" class="plain" :data-take="t.as" @click="takeOver(t)">
             {{ t.words }}
           </button>
         </div>
@@ -184,7 +164,7 @@ const picture = computed<EChartsCoreOption>(() => {
   </LeafLayout>
 </template>
 
-<style scoped src="./reading.css"></style>
+<style scoped src="../../parts/reading.css"></style>
 <style scoped>
 .topic {
   display: block;

@@ -5,8 +5,9 @@ import { recordFieldsOf } from '../../api/description';
 import { say } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { marks, useSaid, useWriting } from './proof';
-import WhoReads from './WhoReads.vue';
+import { marks, useWriting } from '../../parts/writing';
+import { useSaid } from './proof';
+import WhoReads from '../../parts/WhoReads.vue';
 
 /** Every joint, one after the other, with what it was looked at and what was found. */
 const rig = useRig();
@@ -91,7 +92,7 @@ const remade = (row: JointRow) => looked(row.joint, 'dry', true);
   </LeafLayout>
 </template>
 
-<style scoped src="./reading.css"></style>
+<style scoped src="../../parts/reading.css"></style>
 <style scoped>
 fieldset {
   border: 0;

@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core';
 import type { EChartsCoreOption } from 'echarts/core';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, nextTick, ref, shallowRef, watch } from 'vue';
 import { ask, whyNot } from '../../api/client';
 import type { HiddenFault, Measure, PracticeCase, PracticeVerdict } from '../../api/generated/schema';
-import { axis, inks, lettering, tip, tipText } from '../../parts/chart';
+import { axis, inks, lettering } from '../../parts/chart';
 import DrawnChart from '../../parts/DrawnChart.vue';
 import { shown, symbolOf, toShown } from '../../parts/show';
 import LeafLayout from '../LeafLayout.vue';
+import { minutesAxis, vacuumTip } from './minutes';
 
 /** Ten vacuums that stand and ten units that run; what is hidden is told after the answer. The score is of this device. */
-const count = 20;
-const curves = 10;
 const number = ref(1);
 const given = shallowRef<PracticeCase | null>(null);
 const verdict = shallowRef<PracticeVerdict | null>(null);
@@ -37,6 +36,8 @@ async function answer(fault: HiddenFault): Promise<void> {
     verdict.value = await ask<PracticeVerdict>('POST', `/calc/practice/${number.value}`, { fault });
     // The first answer counts.
     if (!(number.value in score.value)) score.value = { ...score.value, [number.value]: verdict.value.right };
+    await nextTick();
+    document.querySelector('[data-why]')?.scrollIntoView({ block: 'center' });
   } catch (error) {
     refused.value = whyNot(error);
   }
@@ -48,12 +49,8 @@ const picture = computed<EChartsCoreOption>(() => {
   return {
     animation: false,
     grid: { left: 60, right: 18, top: 34, bottom: 42 },
-    tooltip: tip({
-      trigger: 'item',
-      formatter: (p: { data: number[] }) =>
-        tipText(`${Math.round(p.data[0]! * 10) / 10} min`, [`${Math.round(p.data[1]!)} ${symbolOf('vacuum')}`]),
-    }),
-    xAxis: axis({ type: 'value', name: 'minutes since it was shut off', nameLocation: 'middle', nameGap: 26, min: 0 }),
+    tooltip: vacuumTip(),
+    xAxis: minutesAxis(),
     yAxis: axis({
       type: log.value ? 'log' : 'value',
       min: log.value ? undefined : 0,
@@ -81,19 +78,21 @@ const picture = computed<EChartsCoreOption>(() => {
       <p v-if="tried" class="soft">{{ right }} of {{ tried }} right; the first answer counts.</p>
       <div class="cases" role="group" aria-label="Cases">
         <button
-          v-for="n in count"
+          v-for="n in given?.cases ?? 0"
           :key="n"
           type="button"
           class="unit"
           :aria-pressed="n === number"
           :data-case="n"
-          :aria-label="`case ${n}, ${n <= curves ? 'a vacuum' : 'a unit'}${n in score ? (score[n] ? ', right' : ', wrong') : ''}`"
+          :aria-label="`case ${n}, ${n <= given!.curves ? 'a vacuum' : 'a unit'}${n in score ? (score[n] ? ', right' : ', wrong') : ''}`"
           @click="number = n"
         >
           {{ n }}<span v-if="n in score" aria-hidden="true">{{ score[n] ? ' ●' : ' ○' }}</span>
         </button>
       </div>
-      <p class="soft">1 to 10 are vacuums that stand, 11 to 20 units that run. All simulated, always the same.</p>
+      <p v-if="given" class="soft">
+        1 to {{ given.curves }} are vacuums that stand, the others units that run. All simulated, always the same.
+      </p>
       <button v-if="tried" type="button" class="bare" data-forget @click="score = {}">begin the score anew</button>
     </template>
     <template #picture>
@@ -140,14 +139,14 @@ const picture = computed<EChartsCoreOption>(() => {
           <b>{{ verdict.right ? 'Right' : 'No' }}: {{ verdict.was }}.</b>
           <p>{{ verdict.why }}</p>
           <p v-if="verdict.machine" class="soft">Vanto’s own judgement of these readings: {{ verdict.machine }}.</p>
-          <button v-if="number < count" type="button" class="plain" data-next @click="number += 1">next case</button>
+          <button v-if="number < given.cases" type="button" class="plain" data-next @click="number += 1">next case</button>
         </div>
       </template>
     </template>
   </LeafLayout>
 </template>
 
-<style scoped src="./reading.css"></style>
+<style scoped src="../../parts/reading.css"></style>
 <style scoped>
 .cases {
   display: grid;

@@ -5,7 +5,7 @@ import { say } from '../../parts/show';
 import { pathOf } from '../../run/place';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { marks, proofWords } from './proof';
+import { marks, proofWords } from '../../parts/writing';
 
 /** What is proved on this job, in its order; what was not opened is not asked. */
 const rig = useRig();
@@ -24,7 +24,7 @@ const proof = computed(() => rig.assessment?.commission ?? null);
     </template>
     <template v-if="proof" #picture>
       <ol class="parts" data-proof-parts>
-        <li v-for="p in proof.proof" :key="p.leaf" :class="p.state">
+        <li v-for="p in proof.proof" :key="p.name" :class="p.state">
           <RouterLink :to="pathOf(rig.id, 'commission', p.leaf)" :data-part="p.leaf">
             <i aria-hidden="true">{{ marks[p.state] }}</i>
             <b>{{ p.name }}</b> <small>{{ proofWords[p.state] }}</small>

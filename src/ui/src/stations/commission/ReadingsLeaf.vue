@@ -8,6 +8,7 @@ import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
 import { say, shownMeasure } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
+import { marks as states } from '../../parts/writing';
 
 const rig = useRig();
 const records = useRecords('start-up');
@@ -36,10 +37,17 @@ function open(row: VerdictRow): void {
         Prove dead before a cover comes off. Capacitors hold charge for minutes. Readings of the running unit only with covers on and an
         insulated clamp.
       </p>
-      <RecordForm :of="records" :asks="proof.asks" title="Record a start-up" />
+      <RecordForm :of="records" :asks="proof.asks" :groups="proof.groups" title="Record a start-up" />
       <p v-if="proof.notOpened" class="soft small">{{ say(proof.notOpened) }}</p>
     </template>
     <template #picture>
+      <ol class="stages" data-stages>
+        <li v-for="(s, n) in proof.stages" :key="s.name" :class="s.state" :data-stage="s.state">
+          <i aria-hidden="true">{{ states[s.state] }}</i>
+          <b>{{ n + 1 }} {{ s.name }}</b> <small v-if="s.dwellMin">{{ s.dwellMin }} min</small>
+          <span>{{ say(s.words) }}</span>
+        </li>
+      </ol>
       <div data-proof>
         <SheetTable name="Measured against predicted" :rows="proof.rows" :columns="rows" :row-class="(r) => r.verdict" copies>
           <template #mark="{ row }">
@@ -75,6 +83,39 @@ function open(row: VerdictRow): void {
   padding: 6px 9px;
   font-size: 13.5px;
   margin: 6px 0 12px;
+}
+.stages {
+  list-style: none;
+  margin: 0 0 12px;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: 0 14px;
+}
+.stages li {
+  border-top: 3px solid var(--rule);
+  padding: 6px 0;
+  font-size: 14px;
+}
+.stages li.passed {
+  border-color: var(--pass);
+}
+.stages li.caution {
+  border-color: var(--caution);
+}
+.stages li.stop {
+  border-color: var(--stop);
+}
+.stages i {
+  font-style: normal;
+  margin-right: 5px;
+}
+.stages small,
+.stages span {
+  color: var(--soft);
+}
+.stages span {
+  display: block;
 }
 .mark {
   font-size: 16px;

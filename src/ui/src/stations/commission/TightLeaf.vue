@@ -7,14 +7,17 @@ import { say, shown, symbolOf } from '../../parts/show';
 import type { HoldRow, NitrogenStep } from '../../api/generated/schema';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaid, useWriting } from './proof';
-import ReadingField from './ReadingField.vue';
-import WhoReads from './WhoReads.vue';
+import { useWriting } from '../../parts/writing';
+import { useSaid } from './proof';
+import ReadingField from '../../parts/ReadingField.vue';
+import WhoReads from '../../parts/WhoReads.vue';
 
 /** How high, in which steps, and whether what is lost is more than the evening's cold. */
 const rig = useRig();
 const proof = computed(() => rig.assessment?.commission ?? null);
-const tight = computed(() => proof.value?.tight ?? null);
+/** Joints that will be hidden have a hold of their own, with blanked ends. */
+const ends = ref(false);
+const tight = computed(() => (ends.value ? proof.value?.hidden : proof.value?.tight) ?? null);
 const { verdict, findings } = useSaid(() => tight.value);
 const { by, errors, refused, busy, write, toRead } = useWriting();
 const gauge = ref('');
@@ -33,6 +36,7 @@ async function record(begins: boolean): Promise<void> {
     barometerPa: barometer.value,
     minute: begins ? '' : minute.value,
     begins: String(begins),
+    blanked: String(ends.value),
   };
   if (await write('nitrogen', values)) [gauge.value, pipe.value, barometer.value, minute.value] = ['', '', '', ''];
 }
@@ -58,6 +62,12 @@ const rows: SheetColumn<HoldRow>[] = [
           explodes. Stand aside, vent outdoors.
         </p>
         <WhoReads v-model="by" />
+        <p v-if="proof?.hidden" class="units" role="group" aria-label="What is held">
+          <button type="button" class="unit" :aria-pressed="!ends" @click="ends = false">the whole circuit</button>
+          <button type="button" class="unit" :aria-pressed="ends" data-hidden @click="ends = true">
+            joints that will be hidden, ends blanked
+          </button>
+        </p>
         <form @submit.prevent="record(!begun)">
           <ReadingField v-model="gauge" name="gaugePa" label="The gauge shows" :unit="symbolOf('gaugePressure')" :error="errors.gaugePa" />
           <ReadingField v-model="pipe" name="pipeC" label="The pipe is" :unit="symbolOf('temperature')" :error="errors.pipeC" />
@@ -122,4 +132,4 @@ const rows: SheetColumn<HoldRow>[] = [
   </LeafLayout>
 </template>
 
-<style scoped src="./reading.css"></style>
+<style scoped src="../../parts/reading.css"></style>

@@ -1,59 +1,15 @@
-import { useIntervalFn, useLocalStorage } from '@vueuse/core';
+import { useIntervalFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { ask, Refused } from '../../api/client';
-import type { Finding, RigView, StationState, Verdict } from '../../api/generated/schema';
-import { decimalComma, settings } from '../../parts/settings';
+import type { Finding, StationState, Verdict } from '../../api/generated/schema';
 import { useWaitAlarm } from '../../parts/waitAlarm';
 import { useLeaf } from '../../run/place';
 import { useRig } from '../../stores/rig';
-
-/** The shape of each state, and its word for a part of the proof. */
-export const marks: Record<StationState, string> = { open: '○', resting: '○', passed: '●', caution: '▲', stop: '◆' };
-export const proofWords: Record<StationState, string> = {
-  open: 'open',
-  resting: 'waits',
-  passed: 'proved',
-  caution: 'caution',
-  stop: 'stop',
-};
-
-/** Writes readings down as records, under the name that this device knows; says what was refused, field by field. */
-export function useWriting() {
-  const rig = useRig();
-  const by = useLocalStorage('vanto.by', '');
-  const errors = ref<Record<string, string>>({});
-  const refused = ref('');
-  const busy = ref(false);
-
-  async function write(kind: string, values: Record<string, string>, corrects: string | null = null): Promise<boolean> {
-    [errors.value, refused.value] = [{}, ''];
-    if (!by.value.trim()) {
-      refused.value = 'Who reads it? Write your name first.';
-      return false;
-    }
-    busy.value = true;
-    try {
-      const wanted = { kind, by: by.value, units: settings.units, decimalComma, values, corrects };
-      rig.take(await ask<RigView>('POST', `/rigs/${rig.id}/records`, wanted));
-      return true;
-    } catch (error) {
-      if (error instanceof Refused) errors.value = Object.fromEntries(error.errors.map((e) => [e.field, e.reason]));
-      refused.value = error instanceof Refused ? error.message : 'The server does not answer; nothing was lost, press again.';
-      return false;
-    } finally {
-      busy.value = false;
-    }
-  }
-  /** Brings the reading's field under the thumb. */
-  const toRead = () => document.querySelector<HTMLInputElement>('[data-read]')?.focus();
-  return { by, errors, refused, busy, write, toRead };
-}
 
 /** What was read longer ago than this is no hold that somebody stands at. */
 const leftAloneMin = 30;
 
 /** Counts down to the next reading of a hold that runs, and sounds when it is due, until it is read or heard. */
-export function useNextReading(kind: string, everyMin: number, running: () => boolean) {
+export function useNextReading(kind: string, everyMin: () => number, running: () => boolean) {
   const rig = useRig();
   const now = ref(Date.now());
   const heard = ref(0);
@@ -61,7 +17,7 @@ export function useNextReading(kind: string, everyMin: number, running: () => bo
   const last = computed(() => rig.records.reduce((newest, r) => (r.kind === kind ? Math.max(newest, Date.parse(r.at)) : newest), 0));
   const leftS = computed(() => {
     const gone = (now.value - last.value) / 1000;
-    return running() && last.value > 0 && gone < leftAloneMin * 60 ? Math.round(everyMin * 60 - gone) : null;
+    return running() && last.value > 0 && gone < leftAloneMin * 60 ? Math.round(everyMin() * 60 - gone) : null;
   });
   const due = computed(() => leftS.value !== null && leftS.value <= 0);
   useWaitAlarm(computed(() => (due.value && heard.value !== last.value ? [`${last.value}`] : [])));

@@ -8,7 +8,10 @@ import LeafLayout from '../LeafLayout.vue';
 const rig = useRig();
 const sheet = computed(() => rig.assessment!.handover!);
 const pair = computed(() => sheet.value.blocks.filter((b) => b.place === 'rig' || b.place === 'fitted'));
-const rest = computed(() => sheet.value.blocks.filter((b) => !pair.value.includes(b)));
+const rest = computed(() => {
+  const care = rig.assessment!.service?.printed;
+  return [...sheet.value.blocks.filter((b) => !pair.value.includes(b)), ...(care ? [care] : [])];
+});
 </script>
 
 <template>

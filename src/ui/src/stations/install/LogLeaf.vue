@@ -49,7 +49,7 @@ const columns: SheetColumn<Row>[] = [
         <li v-for="r in site.remarks" :key="r.event + r.words">{{ nameOf(r.step) }}: {{ r.words }}</li>
       </ul>
       <SheetTable v-if="rows.length" name="Log" :rows="rows" :columns="columns" copies />
-      <el-empty v-else description="Nothing is written down yet: begin on the leaf step." />
+      <el-empty v-else :image-size="0" description="Nothing is written down yet: begin on the leaf step." />
     </template>
   </LeafLayout>
 </template>

@@ -86,7 +86,7 @@ const columns: SheetColumn<TookRow>[] = [
         :row-class="(r) => (r.off ? 'off' : '')"
         copies
       />
-      <el-empty v-else description="No step is done and no part written down yet." />
+      <p v-else class="soft">Lines come with the first step that is done, or the first part that is written down.</p>
     </template>
   </LeafLayout>
 </template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** The name under which readings are written down, kept on this device. */
 const by = defineModel<string>({ required: true });
+withDefaults(defineProps<{ label?: string }>(), { label: 'Read by' });
 </script>
 
 <template>
-  <label class="who">Read by <input v-model="by" data-by autocomplete="name" placeholder="your name" /></label>
+  <label class="who">{{ label }} <input v-model="by" data-by autocomplete="name" placeholder="your name" /></label>
 </template>
 
 <style scoped>

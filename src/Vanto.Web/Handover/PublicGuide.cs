@@ -1,0 +1,55 @@
+using System.Net;
+using System.Text;
+using Vanto.Core.Findings;
+using Vanto.Core.Handover;
+using Vanto.Core.Job;
+using Vanto.Core.Quantities;
+using Vanto.Core.Service;
+using Vanto.Core.Stations;
+
+namespace Vanto.Web.Handover;
+
+/// <summary>
+/// The guide as the rig's label shows it: no scripts, nothing loaded, and nothing of whom it belongs to, where it stands, or who worked on it.
+/// </summary>
+public static class PublicGuide
+{
+    /// <summary>The guide with the care that Service keeps.</summary>
+    public static HandoverAssessment Whole(HandoverAssessment sheet, ServiceAssessment? service) =>
+        service is null ? sheet : sheet with { Blocks = SheetBlock.Together([.. sheet.Blocks, service.Printed]) };
+
+    /// <summary>The page, frozen when the guide is issued.</summary>
+    /// <param name="design">The rig.</param>
+    /// <param name="sheet">What was put together.</param>
+    /// <param name="day">Of the issue.</param>
+    /// <param name="number">Of the guide.</param>
+    public static string Page(JobDesign design, HandoverAssessment sheet, DateOnly day, string number)
+    {
+        var html = new StringBuilder();
+        html.Append("<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">")
+            .Append("<meta name=\"robots\" content=\"noindex\"><title>Guide</title><style>").Append(Style).Append("</style></head><body>");
+        html.Append("<h1>Guide to the air conditioner</h1><p class=\"soft\">").Append(Text(number)).Append(" · ").Append(Text($"{day:yyyy-MM-dd}"))
+            .Append(sheet.Draft ? " · <b>DRAFT</b>" : "").Append("</p>");
+        if (design.Handover.Contact.Length > 0)
+            html.Append("<p class=\"call\">Call: ").Append(Text(design.Handover.Contact)).Append(design.Handover.Firm.Length > 0
+                ? $" ({Text(design.Handover.Firm)})" : "").Append("</p>");
+        foreach (var block in sheet.Blocks.Where(b => b.Place is SheetPlace.Running or SheetPlace.Fitted or SheetPlace.Cautions)
+            .OrderByDescending(b => b.Place == SheetPlace.Running))
+        {
+            html.Append("<h2>").Append(Text(block.Heading)).Append("</h2>");
+            foreach (var line in block.Lines)
+                html.Append("<p>").Append(Part("b", line.Label, design.Units)).Append(Part("span", line.Value, design.Units))
+                    .Append(Part("small", line.Beside, design.Units)).Append("</p>");
+        }
+        return html.Append("<p class=\"soft\">Local codes and the unit's manual come first.</p></body></html>").ToString();
+    }
+
+    private const string Style = "body{font:17px/1.45 system-ui,sans-serif;margin:0 auto;max-width:40rem;padding:12px 16px;color:#1d2b2a;background:#faf7f0}"
+        + "h1{font-size:24px}h2{font-size:18px;border-top:2px solid;padding-top:8px}p{margin:4px 0}b{margin-right:8px}small{display:block;color:#5d6a66}"
+        + ".soft{color:#5d6a66}.call{font-size:20px}";
+
+    private static string Part(string tag, Phrase words, UnitSystem units) =>
+        words.InUnits(units) is { Length: > 0 } text ? $"<{tag}>{Text(text)}</{tag}> " : "";
+
+    private static string Text(string text) => WebUtility.HtmlEncode(text);
+}
