@@ -18,7 +18,8 @@ public sealed record WarrantyDesign : DesignPart
 }
 
 /// <summary>An end, or a date to keep.</summary>
-public sealed record WarrantyDate(string What, DateOnly Day);
+/// <param name="Ends">It is an end: past it there is nothing to do.</param>
+public sealed record WarrantyDate(string What, DateOnly Day, bool Ends);
 
 /// <summary>The clock of the warranty: ends, what is to be kept, and what puts it at risk by its own terms. Common practice.</summary>
 public static class Warranty
@@ -32,10 +33,10 @@ public static class Warranty
             return [];
         return
         [
-            .. terms is { RegisterDays: > 0, Registered: false } ? [new WarrantyDate("must be registered", from.AddDays(terms.RegisterDays))]
+            .. terms is { RegisterDays: > 0, Registered: false } ? [new WarrantyDate("must be registered", from.AddDays(terms.RegisterDays), false)]
                 : Array.Empty<WarrantyDate>(),
             .. new[] { ("labour", terms.LabourYears), ("parts", terms.PartsYears), ("compressor", terms.CompressorYears) }.Where(t => t.Item2 > 0)
-                .Select(t => new WarrantyDate($"ends for {t.Item1}", from.AddYears(t.Item2))).OrderBy(d => d.Day),
+                .Select(t => new WarrantyDate($"ends for {t.Item1}", from.AddYears(t.Item2), true)).OrderBy(d => d.Day),
         ];
     }
 

@@ -1,5 +1,3 @@
-using System.Globalization;
-using System.Text;
 using System.Text.Json.Nodes;
 
 namespace Vanto.Web.Shop;
@@ -25,8 +23,10 @@ public static class RigSearch
         return hits.Contains(null) ? null : (At(["name"]), string.Join(", ", hits.Distinct()));
     }
 
+    // The server runs without the tables of languages, so that it reads alike on every machine: letters are paired here.
+    private const string Accented = "àáâãäåçèéêëìíîïñòóôõöøùúûüýÿšžčćđłńśźżąęőűğı", Plain = "aaaaaaceeeeiiiinoooooouuuuyyszccdlnszzaeougi";
+
     /// <summary>Small letters without accents and signs.</summary>
-    public static string Folded(string text) => new([.. text.Normalize(NormalizationForm.FormD).Where(c =>
-        CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark && (char.IsLetterOrDigit(c) || c is ' ' or '-' or '.'))
-        .Select(char.ToLowerInvariant)]);
+    public static string Folded(string text) => new([.. text.ToLowerInvariant().Where(c => char.IsLetterOrDigit(c) || c is ' ' or '-' or '.')
+        .Select(c => Accented.IndexOf(c, StringComparison.Ordinal) is >= 0 and var at ? Plain[at] : c)]);
 }

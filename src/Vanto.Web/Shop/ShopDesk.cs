@@ -85,8 +85,9 @@ public sealed class ShopDesk(RigLog log, TimeProvider clock)
                 .OfType<VisitRecord>().ToList();
             dates.AddRange(CarePlan.Of(design.Service, design.Survey, visits).Where(c => c.Due is not null)
                 .Select(c => new RigDate(rig.Id, design.Name, "service", c.Words, c.Due!.Value, "service/care")));
-            dates.AddRange(Warranty.Dates(design.Service.Warranty).Select(w => new RigDate(rig.Id, design.Name, "warranty", $"warranty {w.What}", w.Day,
-                "service/warranty")));
+            // What has ended is no longer due; what was to be done by a day still is.
+            dates.AddRange(Warranty.Dates(design.Service.Warranty).Where(w => !w.Ends || w.Day >= Today)
+                .Select(w => new RigDate(rig.Id, design.Name, "warranty", $"warranty {w.What}", w.Day, "service/warranty")));
         }
         return dates;
     }

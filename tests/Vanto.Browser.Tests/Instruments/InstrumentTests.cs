@@ -12,14 +12,14 @@ public sealed class InstrumentTests(DemoServer demo) : IClassFixture<DemoServer>
         screen.OpenRig("Seed House 4", "commission/instruments");
         Screen.Into(screen.See("[data-by]"), "Ottoline Marsh");
         screen.Press("600×");
-        screen.See("[data-play]").Click();
+        screen.See("[data-play]").SendKeys(OpenQA.Selenium.Keys.Enter);
         screen.See("[data-channel='vac-1/absolutePressure']", "micron");
         screen.See("[data-simulated]", "simulated");
         screen.Until(() => screen.All("[data-playing]").Any(p => p.Text.Split(' ') is var w
             && w.SkipWhile(x => !int.TryParse(x, out _)).FirstOrDefault() is { } m && int.Parse(m) >= 40), "twenty minutes of hold have gone by");
-        screen.See("[data-stop]").Click();
+        screen.See("[data-stop]").SendKeys(OpenQA.Selenium.Keys.Enter);
         screen.IsAccessible();
-        screen.See("[data-take='vacuum']").Click();
+        screen.See("[data-take='vacuum']").SendKeys(OpenQA.Selenium.Keys.Enter);
         screen.See("[data-verdict] .headline", "Dry and tight");
         screen.See("[data-readings]", "simulated");
         screen.IsClean();

@@ -7,13 +7,14 @@ namespace Vanto.Web.Tests.Rigs;
 public class HandoverPdfTests(RunningServer server) : IClassFixture<RunningServer>
 {
     [Fact]
-    public async Task The_owners_sheet_is_one_page_that_reads_back()
+    public async Task The_owners_guide_is_two_pages_that_read_back()
     {
         var rig = await server.Begin("Sandpiper");
         var bytes = await server.Http.GetByteArrayAsync($"/api/rigs/{rig.Id()}/handover.pdf");
         using var pdf = PdfDocument.Open(bytes);
-        pdf.NumberOfPages.ShouldBe(1);
-        var text = string.Join(' ', pdf.GetPage(1).GetWords().Select(w => w.Text));
+        pdf.NumberOfPages.ShouldBe(2);
+        var text = string.Join(' ', pdf.GetPages().SelectMany(p => p.GetWords()).Select(w => w.Text));
+        text.ShouldContain("Wash the indoor filter");
         text.ShouldContain("Sandpiper");
         text.ShouldContain(rig.Text("/design/unit/chosen"));
         text.ShouldContain("manual");

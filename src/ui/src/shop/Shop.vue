@@ -188,6 +188,7 @@ const stock: SheetColumn<StockRow>[] = [
 <style scoped>
 .shop {
   min-height: 100vh;
+  background: var(--sheet);
   display: flex;
   flex-direction: column;
 }
@@ -246,6 +247,17 @@ form button {
 }
 .found li {
   padding: 8px 0;
+}
+.see h2 {
+  margin-top: 16px;
+}
+.see h2 button {
+  margin-left: 14px;
+  font-weight: 400;
+  text-decoration: underline;
+}
+:deep(td:first-child) {
+  white-space: nowrap;
 }
 :deep(.overdue) {
   color: var(--caution);

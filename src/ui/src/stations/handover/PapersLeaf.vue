@@ -75,7 +75,7 @@ async function issue(kind: PaperKind): Promise<void> {
       <p v-else class="soft">
         Instruments with their calibration are kept in the shop; without them the paper says that none were written.
       </p>
-      <RouterLink to="/shop">the shop</RouterLink>
+      <RouterLink to="/shop" class="plain">the shop</RouterLink>
     </template>
     <template #act>
       <WhoReads v-model="by" label="Issued by" class="who-here" />
