@@ -71,6 +71,7 @@ const picture = computed<EChartsCoreOption>(() => {
         name: 'read',
         type: 'scatter',
         symbolSize: 9,
+        itemStyle: { color: i.cold },
         data: s.points.map((p) => ({
           value: [p.day, at(p.value)],
           itemStyle: { color: p.steady ? (p.ofBaseline ? i.soft : i.cold) : i.ground, borderColor: i.cold, borderWidth: 2 },
