@@ -12,7 +12,7 @@ using Vanto.Core.Unit;
 namespace Vanto.Core.Tests.Commission;
 
 /// <summary>The proof of a job as its readings are written down.</summary>
-public class ProofStationTests
+public class ProofStationTests(Xunit.Abstractions.ITestOutputHelper output)
 {
     private static readonly DateTimeOffset Noon = new(2027, 3, 2, 12, 0, 0, TimeSpan.Zero);
 
@@ -325,6 +325,8 @@ public class ProofStationTests
         {
             var of = (rigs + 2 - kind) / 3;
             var wrong = Enumerable.Range(0, 3).Where(s => s != kind).Sum(s => told[kind, s]);
+            output.WriteLine($"{(kind == 0 ? "tight" : kind == 1 ? "wet" : "leaking")}: told tight {told[kind, 0]}, wet {told[kind, 1]}, "
+                + $"leaking {told[kind, 2]}, cannot tell {of - told[kind, 0] - told[kind, 1] - told[kind, 2]} of {of}");
             ((double)told[kind, kind] / of).ShouldBeGreaterThanOrEqualTo(0.95, $"kind {kind}: tight {told[kind, 0]}, wet {told[kind, 1]}, leaking "
                 + $"{told[kind, 2]} of {of}");
             ((double)wrong / of).ShouldBeLessThan(0.03, $"kind {kind}");
