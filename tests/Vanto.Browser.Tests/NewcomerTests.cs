@@ -192,8 +192,8 @@ public class NewcomerTests
         var link = screen.See("[data-pdf]").GetAttribute("href")!;
         using var http = new HttpClient();
         using var pdf = PdfDocument.Open(await http.GetByteArrayAsync(link));
-        pdf.NumberOfPages.ShouldBe(1);
-        var text = string.Join(' ', pdf.GetPage(1).GetWords().Select(w => w.Text));
+        pdf.NumberOfPages.ShouldBe(2);
+        var text = string.Join(' ', pdf.GetPages().SelectMany(p => p.GetWords()).Select(w => w.Text));
         text.ShouldContain("Brown Hare");
         text.ShouldContain("RT-09-115");
         text.ShouldContain("118.5");
