@@ -24,7 +24,8 @@ public static class RigSearch
     }
 
     // The server runs without the tables of languages, so that it reads alike on every machine: letters are paired here.
-    private const string Accented = "àáâãäåçèéêëìíîïñòóôõöøùúûüýÿšžčćđłńśźżąęőűğı", Plain = "aaaaaaceeeeiiiinoooooouuuuyyszccdlnszzaeougi";
+    private const string Accented = "àáâãäåçèéêëìíîïñòóôõöøùúûüýÿšžčćđłńśźżąęőűğı";
+    private const string Plain = "aaaaaaceeeeiiiinoooooouuuuyyszccdlnszzaeougi";
 
     /// <summary>Small letters without accents and signs.</summary>
     public static string Folded(string text) => new([.. text.ToLowerInvariant().Where(c => char.IsLetterOrDigit(c) || c is ' ' or '-' or '.')
