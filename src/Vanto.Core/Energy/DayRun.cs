@@ -162,7 +162,7 @@ public sealed class DayRun
             EcoRiseK = _inputs.Energy.EcoRiseK,
             PreCoolK = hasBank ? _inputs.Energy.PreCoolK : 0,
             PowerCapW = _inputs.Energy.PowerCapW ?? double.PositiveInfinity,
-            FanOn = !_inputs.Unit.FanRestsWithCompressor,
+            FanOn = !_inputs.FanOnAuto && !_inputs.Unit.FanRestsWithCompressor,
             InletRiseK = _inputs.UnitDesign.InletRiseK,
             CapacityFactor = Capacity.PlaceFactor(_day.Space.Weather.PressurePa, _inputs.UnitDesign.AirFlowShare),
         };

@@ -44,6 +44,7 @@ public sealed record EnergyDesign : DesignPart
     public HumidityModel Humidity { get; init; } = HumidityModel.Balanced;
     [Ask("The unit stops at the reserve")] public bool StopAtReserve { get; init; }
     public SizingDesign Sizing { get; init; } = new();
+    public AwayDesign Away { get; init; } = new();
     public StretchDesign Stretch { get; init; } = new();
     [Field(QuantityKind.Fraction, 0.05, 1, Label = "Duty a fitter would guess", Help = "for the hand budget only")] public double HandDuty { get; init; } = 0.5;
 }
@@ -127,7 +128,8 @@ public sealed record BudgetComparison(IReadOnlyList<BudgetLine> Lines, double Ha
     double FoundDuty);
 
 /// <summary>Hours on the battery at a set-point, for the owner.</summary>
-public sealed record SetpointHours(double SetpointC, double MeanW, double Hours, double PrintedHours);
+/// <param name="AgedHours">With the bank aged to <see cref="BatteryFade.Aged"/>, as printed.</param>
+public sealed record SetpointHours(double SetpointC, double MeanW, double Hours, double PrintedHours, double AgedHours);
 
 /// <summary>Result of the Energy station.</summary>
 public sealed record EnergyAssessment : IStationResult
@@ -149,6 +151,10 @@ public sealed record EnergyAssessment : IStationResult
     public required EnergyLedger Ledger { get; init; }
     public required BudgetComparison Budget { get; init; }
     public required IReadOnlyList<SetpointHours> Owner { get; init; }
+
+    /// <summary>With nobody aboard, as it is set; nothing where nobody asked.</summary>
+    public AwayRow? Away { get; init; }
+
     public required double GeneratorHours { get; init; }
     public required double FuelLitres { get; init; }
     public required ArrayView Array { get; init; }

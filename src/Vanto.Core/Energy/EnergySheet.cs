@@ -12,20 +12,27 @@ public static class EnergySheet
     /// <summary>Hours beyond which a sheet does not count them.</summary>
     private const double ADay = 24;
 
-    public static IEnumerable<SheetBlock> Of(SurveyDesign survey, EnergyAssessment own)
+    public static IEnumerable<SheetBlock> Of(SurveyDesign survey, EnergyDesign energy, EnergyAssessment own)
     {
         yield return new SheetBlock(SheetPlace.Fitted, "What was fitted", SheetForm.Pairs, [.. Fitted(survey.Sources)]);
         if (own.Owner.Count > 0)
             yield return new SheetBlock(SheetPlace.Running, "How long on a full battery, at night", SheetForm.Tiles, [.. own.Owner.Select(Tile)]);
+        if (own.Owner.Count > 0 && survey.Sources.Battery.Chemistry == Chemistry.Lfp)
+            yield return new SheetBlock(SheetPlace.Running, "As the battery ages", SheetForm.Sentences,
+                [SheetLine.Sentence(BatteryFade.Words(survey.Sources.Battery.TemperatureC))]);
+        if (own.Away is { } away)
+            yield return Away.Printed(away, energy.Away);
         yield return new SheetBlock(SheetPlace.Running, "When power runs short, in this order", SheetForm.Sentences, [SheetLine.Sentence(WhenShort(survey))]);
     }
 
     /// <summary>Hours are rounded down already, to quarters where they are few: every digit counts.</summary>
-    private static SheetLine Tile(SetpointHours row)
+    private static SheetLine Tile(SetpointHours row) => new(
+        Phrase.Of($"{row.SetpointC:Temperature}"), Exact(row.PrintedHours), Phrase.Of($"{Exact(row.AgedHours)} when aged"), "", null);
+
+    private static Phrase Exact(double hours)
     {
-        var hours = Phrase.Of(new Measure(Math.Min(row.PrintedHours, ADay), QuantityKind.Hours, Exact: true));
-        return new SheetLine(
-            Phrase.Of($"{row.SetpointC:Temperature}"), row.PrintedHours > ADay ? Phrase.Of($"more than {hours}") : hours, Phrase.Empty, "", null);
+        var most = Phrase.Of(new Measure(Math.Min(hours, ADay), QuantityKind.Hours, Exact: true));
+        return hours > ADay ? Phrase.Of($"more than {most}") : most;
     }
 
     private static Phrase WhenShort(SurveyDesign survey)

@@ -19,6 +19,9 @@ public sealed record EnergyInputs(SurveyDesign Survey, LoadDesign Load, UnitDesi
     /// <summary>The rig on its design day where it is solved already.</summary>
     public RigDay? Day { get; init; }
 
+    /// <summary>The fan rests with the compressor though the unit would let it run.</summary>
+    public bool FanOnAuto { get; init; }
+
     /// <summary>Cancels long runs.</summary>
     public CancellationToken Stop { get; init; }
 }
@@ -41,6 +44,7 @@ public sealed class EnergyStation : Station<EnergyAssessment>
         new("year", "year", "What becomes of it through a year?"),
         new("stretch", "any stretch", "How does it go through these days?"),
         new("limited", "limited power", "What goes off first, and what does a degree cost?"),
+        new("away", "nobody aboard", "What happens while nobody is there?"),
         new("by-hand", "by hand", "Does the pencil agree?"),
         new("options", "options", "Which of the designs is better?"),
     ];
@@ -51,7 +55,8 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             typeof(StartDesign)];
 
     /// <inheritdoc />
-    public override IEnumerable<SheetBlock> Sheet(StationInputs job) => EnergySheet.Of(job.Design<SurveyDesign>(), job.Result<EnergyAssessment>());
+    public override IEnumerable<SheetBlock> Sheet(StationInputs job) =>
+        EnergySheet.Of(job.Design<SurveyDesign>(), job.Design<EnergyDesign>(), job.Result<EnergyAssessment>());
 
     /// <inheritdoc />
     public override IStationResult Assess(StationInputs job)
@@ -120,6 +125,9 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             findings.Add(Finding.Of(FindingCode.EnergyDamp, Severity.Caution,
                 $"In the hours of the aim the air inside stands at {humidity.Value:Percent} of humidity "
                 + $"on the mean: damp. Less outside air, a smaller unit that runs longer, or its drying hours help."));
+        var away = inputs.Energy.Away.Asked ? Away.Of(inputs) : null;
+        if (away is not null)
+            findings.AddRange(Away.Findings(inputs, away));
         findings.AddRange(RunFindings.NotClosing(result.Water));
         findings.AddRange(RunFindings.NotClosing(new[] { ledger, ways.Open, owner.Open }.FirstOrDefault(l => l is { Closes: false })));
         return new EnergyAssessment
@@ -141,21 +149,24 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             Ledger = ledger,
             Budget = budget,
             Owner = owner.Rows,
+            Away = away,
             GeneratorHours = result.GeneratorHours,
             FuelLitres = result.FuelLitres,
             Array = array,
             SizingAim = SizingDays.Sentence(inputs),
-            Answers = Answers(inputs, array, budget),
+            Answers = Answers(inputs, array, budget, away),
         };
     }
 
-    private static Dictionary<string, Phrase> Answers(EnergyInputs inputs, ArrayView array, BudgetComparison budget)
+    private static Dictionary<string, Phrase> Answers(EnergyInputs inputs, ArrayView array, BudgetComparison budget, AwayRow? away)
     {
         var (count, fits) = (inputs.Survey.Sources.Modules.Count, array.Roof.Count);
         var strings = array.Chosen is { } s ? Phrase.Of($"; {s.Series} in a string give {s.VocColdV:Voltage} on the coldest morning") : Phrase.Empty;
         return new Dictionary<string, Phrase>
         {
             ["roof"] = Phrase.Of($"{Calls.Many(count, "module")} planned, {fits} fit in straight rows{strings}."),
+            ["away"] = away is null ? Phrase.Of($"Nobody asked yet what is set while nobody is aboard.")
+                : Phrase.Of($"{away.Words}: {away.WhADay:Energy} a day, inside at most {away.WarmestC:Temperature}."),
             ["by-hand"] = Phrase.Of($"By hand {budget.HandWh:Energy} a day, simulated {budget.SimulatedWh:Energy}."),
         };
     }
@@ -359,7 +370,8 @@ public sealed class EnergyStation : Station<EnergyAssessment>
             var throughInverter = energyCase.Inverter is not null;
             var lasting = HoursOnBattery.Of(energy, 1, 1, inputs.ReserveSoc, throughInverter && !inputs.Unit.IsDc ? 0.92 : 1,
                 energyCase.Inverter?.Model.IdleW ?? 0, unit, Math.Max(1, others));
-            rows[i] = new SetpointHours(OwnerSetpointsC[i], unit, lasting, HoursOnBattery.Printed(lasting));
+            rows[i] = new SetpointHours(OwnerSetpointsC[i], unit, lasting, HoursOnBattery.Printed(lasting),
+                HoursOnBattery.Printed(BatteryFade.Aged * lasting));
         });
         return new OwnerRows(rows, ledgers.FirstOrDefault(l => !l.Closes));
     }

@@ -54,7 +54,7 @@ internal static class DcStart
             throw new InputException("survey.sources.battery", "none", $"{unit.NameFirst} runs straight on a battery bank, and none is on board.");
         var bank = SourceBuilder.Bank(battery);
         var findings = new List<Finding>();
-        if (Math.Abs(bank.NominalVoltage / unit.SupplyVoltageV - 1) > 0.10)
+        if (Math.Abs(bank.NominalVoltage / unit.SupplyVoltageV - 1) > StartStation.VoltageApart)
             findings.Add(StartStation.OtherVoltage(unit, "bank", bank.NominalVoltage) with { Remedies = Matching(unitDesign, unit, bank) });
         var most = Performance.MostPowerW(unit, outdoorC);
         var others = survey.Devices.Where(d => d.OnAtStart && d.Supply == DeviceSupply.Dc).ToList();
@@ -122,7 +122,7 @@ internal static class DcStart
     }
 
     private static List<Remedy> Matching(UnitDesign unitDesign, AcUnit unit, BatteryBank bank) =>
-        [.. UnitCatalogue.All.Where(u => u.IsDc && Math.Abs(bank.NominalVoltage / u.SupplyVoltageV - 1) <= 0.10)
+        [.. UnitCatalogue.All.Where(u => u.IsDc && Math.Abs(bank.NominalVoltage / u.SupplyVoltageV - 1) <= StartStation.VoltageApart)
             .OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(2)
             .Select(u => new Remedy(Phrase.Of($"{u.Name}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))];
 }

@@ -116,6 +116,10 @@ public sealed record StartAssessment : IStationResult
 
     /// <summary>The highest current against what the source gives or trips at within a cycle.</summary>
     public double PeakShare { get; init; }
+
+    /// <summary>What the unit asks of the other sources on board.</summary>
+    public IReadOnlyList<SourceDraw> Elsewhere { get; init; } = [];
+
     public required double ContinuousW { get; init; }
     public required double SurgeW { get; init; }
     public required double? NeededReduction { get; init; }

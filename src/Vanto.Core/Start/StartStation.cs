@@ -39,7 +39,8 @@ public sealed class StartStation : Station<StartAssessment>
             yield return new SheetBlock(SheetPlace.Fitted, "What was fitted", SheetForm.Pairs, [SheetLine.Pair("Start",
                 start.Remedy == StartRemedy.SoftStarter ? Phrase.Of($"soft starter, {start.Reduction:Fraction} less start current")
                 : Phrase.Of($"{(start.Remedy == StartRemedy.None ? "direct" : "hard-start kit")}"))]);
-        yield return RunningTogether.Sheet(RunningTogether.Of(job.Design<SurveyDesign>(), unit, job.Result<StartAssessment>()));
+        foreach (var block in RunningTogether.Sheets(job.Design<SurveyDesign>(), unit, start.On, job.Result<StartAssessment>()))
+            yield return block;
     }
 
     /// <inheritdoc />
@@ -47,7 +48,41 @@ public sealed class StartStation : Station<StartAssessment>
     {
         var unitDesign = job.Design<UnitDesign>();
         var outdoorC = job.Result<LoadAssessment>().OutdoorC.Max() + unitDesign.InletRiseK;
-        return Assess(job.Design<SurveyDesign>(), job.Design<StartDesign>(), unitDesign, job.Result<UnitAssessment>(), outdoorC);
+        var (survey, design, unit) = (job.Design<SurveyDesign>(), job.Design<StartDesign>(), job.Result<UnitAssessment>());
+        return Assess(survey, design, unitDesign, unit, outdoorC) with { Elsewhere = Elsewhere(survey, design, unit.Unit, outdoorC) };
+    }
+
+    /// <summary>What the unit, alone, asks of the sources on board that it is not started on.</summary>
+    private static IReadOnlyList<SourceDraw> Elsewhere(SurveyDesign survey, StartDesign design, AcUnit unit, double outdoorC)
+    {
+        if (unit.IsDc)
+            return [];
+        var (sources, measured) = (survey.Sources, AsMeasured(survey, design, unit));
+        SourceChoice[] there =
+        [
+            .. sources.Inverter.Fitted && sources.Battery.Fitted ? [SourceChoice.Inverter] : Array.Empty<SourceChoice>(),
+            .. sources.Generator.Fitted ? [SourceChoice.Generator] : Array.Empty<SourceChoice>(),
+            .. sources.Shore.PluggedIn ? [SourceChoice.Shore] : Array.Empty<SourceChoice>(),
+        ];
+        return [.. there.Where(on => on != design.On).Select(on => Alone(survey with { Devices = [] }, design with { On = on }, measured, outdoorC))];
+    }
+
+    private static SourceDraw Alone(SurveyDesign survey, StartDesign design, AcUnit unit, double outdoorC)
+    {
+        var source = SourceBuilder.Source(survey.Sources, survey.Place.ElevationM, survey.Place.DryBulbC, design.On, design.Soc);
+        var (continuous, surge) = (source.ContinuousW, SurgeW(source));
+        SourceDraw Never(Phrase why) => new(design.On, 0, 0, continuous, surge, why);
+        if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > VoltageApart)
+            return Never(Phrase.Of($"The air conditioner wants {unit.SupplyVoltageV:Voltage}; the {Calls.Name(design.On)} gives {source.Volts:Voltage}."));
+        if (WrongWaveform(survey, design))
+            return Never(Phrase.Of($"The air conditioner must not run on a modified sine wave."));
+        var result = unit.SingleSpeed ? StartVerdict.Of(Case(survey, design, unit, source))
+            : StartVerdict.OfInverterDriven(source, unit.SupplyVoltageV, Performance.MostPowerW(unit, outdoorC), unit.PowerFactorRun, [],
+                Conductors.LoopOhm(design.CableM, design.CableMm2, 30));
+        if (result.Outcome != StartOutcome.Starts)
+            return Never(Phrase.Of($"The air conditioner does not start on it: {result.Cause.Words()}."));
+        var va = Math.Max(unit.RatedPowerW / unit.PowerFactorRun, result.RunA * source.Volts);
+        return new SourceDraw(design.On, va, Math.Max(va, (unit.SingleSpeed ? result.MaxA : result.RunA) * source.Volts), continuous, surge);
     }
 
     /// <inheritdoc />
@@ -78,7 +113,11 @@ public sealed class StartStation : Station<StartAssessment>
     };
 
     private const double MeasuredApart = 0.15;
-    private const double DevicePowerFactor = 0.95;
+
+    /// <summary>A supply further from the plate than this share is another supply; public supplies stay within it (EN 50160, from memory).</summary>
+    internal const double VoltageApart = 0.10;
+
+    internal const double DevicePowerFactor = 0.95;
 
     /// <summary>Moments that a drawing of a start can show.</summary>
     private const int MostDrawn = 1500;
@@ -92,7 +131,7 @@ public sealed class StartStation : Station<StartAssessment>
         if (design.On == SourceChoice.Sun)
             return SunStart.Assess(survey, unit, outdoorC);
         var source = SourceBuilder.Source(survey.Sources, survey.Place.ElevationM, survey.Place.DryBulbC, design.On, design.Soc);
-        if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
+        if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > VoltageApart)
             return WrongVoltage(unitDesign, unit, source);
         if (WrongWaveform(survey, design))
             return Refused(unit, source, Phrase.Of($"Does not fit this source: a modified sine wave."), TripCause.ModifiedSine,
@@ -158,7 +197,7 @@ public sealed class StartStation : Station<StartAssessment>
         if (unit.IsDc)
             return DcStart.Assess(survey, design, new UnitDesign(), unit, outdoorC).Outcome;
         var source = SourceBuilder.Source(survey.Sources, survey.Place.ElevationM, survey.Place.DryBulbC, design.On, design.Soc);
-        if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > 0.10)
+        if (Math.Abs(source.Volts / unit.SupplyVoltageV - 1) > VoltageApart)
             return StartOutcome.StartsButCannotRun;
         if (WrongWaveform(survey, design))
             return StartOutcome.StartsButCannotRun;
@@ -365,7 +404,7 @@ public sealed class StartStation : Station<StartAssessment>
     {
         var finding = OtherVoltage(unit, Called(source), source.Volts) with
         {
-            Remedies = [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= 0.10)
+            Remedies = [.. UnitCatalogue.All.Where(u => u.Kind == unit.Kind && Math.Abs(source.Volts / u.SupplyVoltageV - 1) <= VoltageApart)
                 .OrderBy(u => Math.Abs(u.RatedCapacityW - unit.RatedCapacityW)).Take(1)
                 .Select(
                     u => new Remedy(Phrase.Of($"{u.Name}"), Phrase.Of($"{u.RatedCapacityW:Power}"), DesignEdit.Of(unitDesign, d => d with { Chosen = u.Id })))],

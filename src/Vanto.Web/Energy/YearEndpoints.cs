@@ -16,11 +16,17 @@ public static class YearEndpoints
         api.MapGet("/rigs/{id:guid}/energy-year", Year).WithTags("energy");
         api.MapGet("/rigs/{id:guid}/energy-stretch", Stretch).WithTags("energy");
         api.MapGet("/rigs/{id:guid}/limited-power", Limited).WithTags("energy");
+        api.MapGet("/rigs/{id:guid}/nobody-aboard", Alone).WithTags("energy");
     }
 
     private static async Task<Results<Ok<LimitedPowerView>, NotFound>> Limited(Guid id, RigDesk desk, LongRuns runs, HttpContext http) =>
         await desk.View(id) is { } view
         ? TypedResults.Ok(await runs.Run(http, stop => LimitedPowerStudy.Of(Inputs(view, stop))))
+        : TypedResults.NotFound();
+
+    private static async Task<Results<Ok<AwayView>, NotFound>> Alone(Guid id, RigDesk desk, LongRuns runs, HttpContext http) =>
+        await desk.View(id) is { } view
+        ? TypedResults.Ok(await runs.Run(http, stop => Core.Energy.Away.Study(Inputs(view, stop))))
         : TypedResults.NotFound();
 
     /// <summary>What Energy takes of a rig whose stations up to it stand.</summary>

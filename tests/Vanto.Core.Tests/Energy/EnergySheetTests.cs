@@ -17,8 +17,8 @@ public class EnergySheetTests
     public void Hours_stand_as_they_were_rounded(double printed, string words)
     {
         var design = NewcomersVan.Design;
-        var own = Assessor.Assess(design).Energy! with { Owner = [new SetpointHours(25, 300, printed + 0.1, printed)] };
-        var tiles = EnergySheet.Of(design.Survey, own).Single(b => b.Form == SheetForm.Tiles);
+        var own = Assessor.Assess(design).Energy! with { Owner = [new SetpointHours(25, 300, printed + 0.1, printed, printed)] };
+        var tiles = EnergySheet.Of(design.Survey, design.Energy, own).Single(b => b.Form == SheetForm.Tiles);
         tiles.Lines.Single().Label.ToString().ShouldBe("25 °C");
         tiles.Lines.Single().Value.ToString().ShouldBe(words);
     }
