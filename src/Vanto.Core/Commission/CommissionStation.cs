@@ -64,6 +64,9 @@ public sealed record CommissionAssessment(Verdict Verdict, IReadOnlyList<Finding
 
     public CoolingView? Cooling { get; init; }
     public FaultView? Fault { get; init; }
+    /// <summary>Where the instruments read.</summary>
+    public IReadOnlyList<PlacedInstrument> Places { get; init; } = [];
+
     public IReadOnlyList<GateProof> Gates { get; init; } = [];
     public IReadOnlyList<Figure> Figures { get; init; } = [];
 
@@ -102,12 +105,13 @@ public sealed class CommissionStation : Station<CommissionAssessment>
         typeof(LayoutDesign), typeof(LoadDesign), typeof(StartDesign),
         typeof(WiringDesign), typeof(PlanDesign), typeof(CommissionDesign), typeof(CommissionRecord), typeof(VacuumRecord),
         typeof(NitrogenRecord), typeof(LeakRecord), typeof(ReleaseRecord), typeof(InstallRecord), typeof(CoolingRecord), typeof(FaultRecord),
+        typeof(PlacedRecord),
     ];
 
     /// <inheritdoc />
     public override IReadOnlyList<RecordKind> Keeps =>
         [CommissionRecord.Kind, VacuumRecord.Kind, NitrogenRecord.Kind, ReleaseRecord.Kind, LeakRecord.Kind, CoolingRecord.Kind,
-            FaultRecord.Kind];
+            FaultRecord.Kind, PlacedRecord.Kind];
 
     /// <inheritdoc />
     public override IEnumerable<SheetBlock> Sheet(StationInputs job)
@@ -193,6 +197,7 @@ public sealed class CommissionStation : Station<CommissionAssessment>
             Dry = dry.View,
             Leaks = leaks.View,
             Cooling = cooling.View,
+            Places = InstrumentPlaces.Of(job.Records<PlacedRecord>()),
             Fault = fault.View,
             Figures = [.. tight.Figures ?? [], .. dry.Figures ?? []],
             Gates =

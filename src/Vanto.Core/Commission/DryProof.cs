@@ -87,6 +87,9 @@ public sealed record DryView
     /// <summary>Every way to prove it dry, with what each cannot see.</summary>
     public IReadOnlyList<SchoolRow> Ways => EvacuationSchools.All;
 
+    /// <summary>A needle stood still long enough: no gross leak, and all that this way can show.</summary>
+    public bool NoGrossLeak { get; init; }
+
     /// <summary>The way that Plan's method takes.</summary>
     public required EvacuationSchool Way { get; init; }
 }
@@ -244,6 +247,7 @@ public static class DryProof
         var unseen = Leak(c, c.VolumeM3 * NeedlePa / seconds);
         return view with
         {
+            NoGrossLeak = true,
             State = StationState.Caution,
             Words = Phrase.Of($"No gross leak; dryness is not shown, nor a leak of {Range(unseen)}."),
             Next = Phrase.Of($"A micron gauge shows whether it is dry; else pump long and warm, then soap every joint."),

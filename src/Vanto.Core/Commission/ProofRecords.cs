@@ -98,14 +98,16 @@ public sealed record FaultRecord(Guid Id, DateTimeOffset At, string By, FaultVal
 }
 
 /// <summary>What of a log counts.</summary>
-internal static class Counting
+public static class Counting
 {
-    /// <summary>Records that no other corrects; a correction stands in the place of what it corrects.</summary>
+    /// <summary>
+    /// Records that no other corrects; a correction stands in the place of what it corrects, of two corrections the later in the log.
+    /// </summary>
     public static List<T> Standing<T>(this IReadOnlyList<T> records) where T : StationRecord
     {
         var corrected = records.Select(r => r.Corrects).OfType<Guid>().ToHashSet();
         var place = records.Select((r, i) => (r.Id, i)).GroupBy(x => x.Id).ToDictionary(g => g.Key, g => g.First().i);
-        return [.. records.Where(r => !corrected.Contains(r.Id)).OrderBy(r => place[records.Root(r).Id])];
+        return [.. records.Where(r => !corrected.Contains(r.Id)).GroupBy(r => records.Root(r).Id).OrderBy(g => place[g.Key]).Select(g => g.Last())];
     }
 
     /// <summary>When it was read first.</summary>

@@ -94,7 +94,7 @@ public static class ReleaseGate
             Proof("tight", $"It holds nitrogen", tight.State == StationState.Passed, tight.Words);
         var stale = openedAt is { } opened && lastHold is { } read && opened - read > Fresh;
         if (dry is not null)
-            Proof("dry", $"Its vacuum stands, no older than a day", dry.State is StationState.Passed && !stale, stale
+            Proof("dry", $"Its vacuum stands, no older than a day", Shown(dry) && !stale, stale
                 ? Phrase.Of($"older than a day when it was opened") : dry.Words);
         else
             Proof("dry", $"A charged set, uncut: nothing before its first opening", true, Phrase.Empty);
@@ -115,6 +115,9 @@ public static class ReleaseGate
         var view = new ReleaseView(StationState.Open, Phrase.Empty, Phrase.Empty, rows) { Now = now, Opened = now.Open, RestExpectedPa = expected };
         return (Said(view, barred, now, findings), findings);
     }
+
+    /// <summary>Dry and tight; or, where Plan's method has no micron gauge, all that its way can show.</summary>
+    private static bool Shown(DryView dry) => dry.State == StationState.Passed || dry is { NoGrossLeak: true, Way: not EvacuationSchool.Micron };
 
     private static ReleaseView Said(ReleaseView view, List<ReleaseRow> barred, ReleaseValues now, List<Finding> findings)
     {

@@ -91,8 +91,8 @@ internal static class StartUpRows
         var ratio = MoistAir.RatioFromRh(back.C, 100 * back.Rh, pressure);
         var full = Performance.FullLoad(unit, r.OutdoorC ?? load.OutdoorC[load.PeakHour], MoistAir.WetBulb(back.C, ratio, pressure));
         var working = Working.Start().Given("V̇", "air flow", flow, "m³/s", Citations.Arithmetic)
-            .Step("Q", "ṁ·[(h_r − h_s) − (W_r − W_s)·c_w·t_s]", $"{back.C:0.#} °C {back.Rh:0.##}, {leaving.C:0.#} °C {leaving.Rh:0.##}", air.TotalW,
-                "W", Citations.AirSide)
+            .Step("Q", "ṁ·[(h_r − h_s) − (W_r − W_s)·c_w·t_s]", $"{back.C:0.#} °C {back.Rh:0.##}, {leaving.C:0.#} °C {leaving.Rh:0.##}",
+                air.TotalW, "W", Citations.AirSide)
             .Step("U", "2·√Σ(∂Q/∂x·u)²", $"0.5 K, 0.03, 10 %", air.UncertaintyW, "W", Citations.AirSide).Done();
         yield return Judged("capacity", "Cooling at the air", air.TotalW, full.CapacityW, QuantityKind.Power, air.UncertaintyW / full.CapacityW, working,
             Phrase.Of($"≥ 85 %; by hand it is known to ±{air.UncertaintyW:Power} only"));

@@ -83,37 +83,43 @@ public static class FromInstruments
         }, null))];
     }
 
-    /// <summary>A start-up from what stands steady now: clamp meter at the unit, air probes at return, supply and outdoors.</summary>
+    /// <summary>A start-up from what stands steady now: at the unit's supply, in the air into the head and out of it, outdoors.</summary>
     /// <param name="steady">The last minute of each instrument and quantity.</param>
+    /// <param name="places">Where they read.</param>
     /// <param name="before">What was written down before; its other readings stay.</param>
     /// <inheritdoc cref="Vacuum" path="/param"/>
     /// <exception cref="InputException">Nothing there that is steady.</exception>
-    public static StationRecord StartUp(IReadOnlyDictionary<(string Instrument, InstrumentQuantity Quantity), TakenTrace> steady, CommissionRecord? before,
-        Taking taking)
+    public static StationRecord StartUp(IReadOnlyDictionary<(string Instrument, InstrumentQuantity Quantity), TakenTrace> steady,
+        IReadOnlyList<PlacedInstrument> places, CommissionRecord? before, Taking taking)
     {
         var used = new List<TakenTrace>();
-        double? Of(string instrument, InstrumentQuantity quantity)
+        double? Of(InstrumentPlace place, InstrumentQuantity quantity)
         {
-            if (!steady.TryGetValue((instrument, quantity), out var trace) || Steady(trace.Points, quantity) is not { } value)
-                return null;
-            used.Add(trace);
-            return InstrumentQuantities.Inside(quantity, value);
+            foreach (var (_, trace) in steady.Where(s => s.Key.Quantity == quantity && places.At(s.Key.Instrument) == place)
+                .OrderBy(s => s.Key.Instrument, StringComparer.Ordinal))
+                if (Steady(trace.Points, quantity) is { } value)
+                {
+                    used.Add(trace);
+                    return InstrumentQuantities.Inside(quantity, value);
+                }
+            return null;
         }
 
         var old = before?.Readings ?? new StartUpReadings();
         var readings = old with
         {
-            RunV = Of("clamp", InstrumentQuantity.Voltage) ?? old.RunV,
-            RunA = Of("clamp", InstrumentQuantity.Current) ?? old.RunA,
-            RunW = Of("clamp", InstrumentQuantity.Power) ?? old.RunW,
-            EnteringC = Of("hygro-return", InstrumentQuantity.Temperature) ?? old.EnteringC,
-            EnteringRhPct = Of("hygro-return", InstrumentQuantity.RelativeHumidity) * 100 ?? old.EnteringRhPct,
-            LeavingC = Of("hygro-supply", InstrumentQuantity.Temperature) ?? old.LeavingC,
-            LeavingRhPct = Of("hygro-supply", InstrumentQuantity.RelativeHumidity) * 100 ?? old.LeavingRhPct,
-            OutdoorC = Of("hygro-outdoor", InstrumentQuantity.Temperature) ?? old.OutdoorC,
+            RunV = Of(InstrumentPlace.Unit, InstrumentQuantity.Voltage) ?? old.RunV,
+            RunA = Of(InstrumentPlace.Unit, InstrumentQuantity.Current) ?? old.RunA,
+            RunW = Of(InstrumentPlace.Unit, InstrumentQuantity.Power) ?? old.RunW,
+            EnteringC = Of(InstrumentPlace.Return, InstrumentQuantity.Temperature) ?? old.EnteringC,
+            EnteringRhPct = Of(InstrumentPlace.Return, InstrumentQuantity.RelativeHumidity) * 100 ?? old.EnteringRhPct,
+            LeavingC = Of(InstrumentPlace.Supply, InstrumentQuantity.Temperature) ?? old.LeavingC,
+            LeavingRhPct = Of(InstrumentPlace.Supply, InstrumentQuantity.RelativeHumidity) * 100 ?? old.LeavingRhPct,
+            OutdoorC = Of(InstrumentPlace.Outdoors, InstrumentQuantity.Temperature) ?? old.OutdoorC,
         };
         if (used.Count == 0)
-            throw new InputException("take", "", "nothing stands steady: clamp, hygro-return, hygro-supply or hygro-outdoor is looked for, a minute of it");
+            throw new InputException("take", "", "Nothing stands steady for a minute where the start-up asks. Say where each instrument reads: at the unit's "
+                + "supply, in the air into the head, in the air out of it, outdoors.");
         return new CommissionRecord(taking.Id(), taking.Now, By(taking.Person, "instruments", used.Any(u => u.Simulated)), readings, before?.Id);
     }
 

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Vanto.Core.Commission;
 using Vanto.Core.Findings;
 using Vanto.Core.Instruments;
 using Vanto.Core.Quantities;
@@ -199,11 +200,11 @@ public static class InstrumentEndpoints
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();
         var taking = new Taking(asked.By.Trim(), clock.GetUtcNow(), Guid.CreateVersion7);
-        var records = asked.As == TakeAs.StartUp ? [await StartUp(id, view, log, taking)] : await Hold(id, asked, log, taking);
+        var records = asked.As == TakeAs.StartUp ? [await StartUp(id, view, log, taking)] : await Hold(id, asked, view, log, taking);
         return await desk.Record(id, records, null) is { } written ? TypedResults.Ok(written) : TypedResults.NotFound();
     }
 
-    private static async Task<IReadOnlyList<StationRecord>> Hold(Guid id, TakeRequest asked, ReadingLog log, Taking taking)
+    private static async Task<IReadOnlyList<StationRecord>> Hold(Guid id, TakeRequest asked, RigView view, ReadingLog log, Taking taking)
     {
         var wanted = Holds[asked.As].Of;
         if (asked.Channel is not { } number || await Channel(id, number, log) is not { } row)
@@ -213,6 +214,8 @@ public static class InstrumentEndpoints
         var trace = await TraceOf(row, log, asked.FromMs, asked.ToMs);
         if (asked.As == TakeAs.Vacuum)
             return FromInstruments.Vacuum(trace, asked.FromMs, asked.ToMs, taking);
+        if (asked.As == TakeAs.Cooling)
+            (view.Assessment.Commission?.Places ?? []).MustShowTheSpace(row.Instrument);
         if (asked.As == TakeAs.Cooling)
             return FromInstruments.Cooling(trace, asked.FromMs, asked.ToMs, taking);
         var pipe = (await log.Channels(id)).FirstOrDefault(c => c.Instrument == row.Instrument && c.Simulated == row.Simulated
@@ -227,7 +230,7 @@ public static class InstrumentEndpoints
         foreach (var row in await log.Channels(id))
             if (InstrumentQuantities.Named(row.Quantity) is { } quantity && await log.Span(row.Id) is var (_, to))
                 steady[(row.Instrument, quantity)] = await TraceOf(row, log, to - FromInstruments.SteadyMs, to);
-        return FromInstruments.StartUp(steady, view.Assessment.Commission?.Record, taking);
+        return FromInstruments.StartUp(steady, view.Assessment.Commission?.Places ?? [], view.Assessment.Commission?.Record, taking);
     }
 
     private static async Task<Results<Ok<ImportView>, NotFound>> Import(Guid id, ImportRequest asked, InstrumentDesk desk, RigLog rigs)

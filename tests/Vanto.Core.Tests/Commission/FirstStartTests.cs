@@ -6,14 +6,13 @@ using Vanto.Core.Physics;
 using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
+using static Vanto.Core.Tests.Commission.ProofRigs;
 
 namespace Vanto.Core.Tests.Commission;
 
 /// <summary>The first start in stages, what is read of a unit that runs, and what a cooling-down says of its rig.</summary>
 public class FirstStartTests
 {
-    private static readonly DateTimeOffset Noon = new(2027, 3, 2, 12, 0, 0, TimeSpan.Zero);
-
     private static JobDesign Van { get; } = Fitted();
 
     private static JobDesign Fitted()
@@ -97,22 +96,11 @@ public class FirstStartTests
     {
         var split = Van with { Unit = Van.Unit with { Chosen = "MS-12-120", Sheets = [] } };
         var readings = new StartUpReadings { GasLinePa = 0.9e6, GasLineC = 14, EnteringC = 27, OutdoorC = 35 };
-        var circuit = new CircuitFacts
-        {
-            AmbientPa = 101325,
-            VolumeM3 = 1.2e-3,
-            Refrigerant = RefrigerantKind.R32,
-            ProofPa = null,
-            Method = new(),
-            Heads = 1,
-            Joints = [],
-            RoomM3 = 20,
-        };
         var all = Assessor.Assess(split, []);
         VerdictRow Judge(StartUpReadings r, bool singleSpeed)
         {
             var unit = singleSpeed ? Assessor.Assess(Van, []).Unit!.Unit : all.Unit!.Unit;
-            return RunningRows.Of(r, new StartUpFacts(unit, all.Start!, all.Load!, circuit) { Sources = split.Survey.Sources }).First(x => x.Id == "superheat");
+            return RunningRows.Of(r, new StartUpFacts(unit, all.Start!, all.Load!, Circuit) { Sources = split.Survey.Sources }).First(x => x.Id == "superheat");
         }
 
         Judge(readings, singleSpeed: false).Verdict.ShouldBe(BandVerdict.Note, "pressures of an inverter-driven unit move with its speed");

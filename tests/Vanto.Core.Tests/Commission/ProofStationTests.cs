@@ -8,22 +8,13 @@ using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
+using static Vanto.Core.Tests.Commission.ProofRigs;
 
 namespace Vanto.Core.Tests.Commission;
 
 /// <summary>The proof of a job as its readings are written down.</summary>
 public class ProofStationTests(Xunit.Abstractions.ITestOutputHelper output)
 {
-    private static readonly DateTimeOffset Noon = new(2027, 3, 2, 12, 0, 0, TimeSpan.Zero);
-
-    private static JobDesign Split { get; } = Fitted();
-
-    private static JobDesign Fitted()
-    {
-        var van = RigPresets.New(RigKind.Van, "Sandpiper");
-        return van with { Unit = van.Unit with { Chosen = "MS-12-120" } };
-    }
-
     private static VacuumRecord Read(double minute, double value, VacuumUnit unit = VacuumUnit.Micron, bool shut = false) =>
         new(Guid.NewGuid(), Noon.AddMinutes(minute), "Ottoline", new VacuumValues { Value = value, Unit = unit, ShutOff = shut }, null);
 

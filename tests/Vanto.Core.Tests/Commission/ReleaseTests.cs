@@ -4,24 +4,15 @@ using Vanto.Core.Install;
 using Vanto.Core.Job;
 using Vanto.Core.Layout;
 using Vanto.Core.Physics;
+using Vanto.Core.Plan;
 using Vanto.Core.Stations;
-using Vanto.Core.Survey;
+using static Vanto.Core.Tests.Commission.ProofRigs;
 
 namespace Vanto.Core.Tests.Commission;
 
 /// <summary>The gate before the valves, joints that will be hidden, and which way a circuit is proved. Common practice, no published source.</summary>
 public class ReleaseTests
 {
-    private static readonly DateTimeOffset Noon = new(2027, 3, 2, 12, 0, 0, TimeSpan.Zero);
-
-    private static JobDesign Split { get; } = Fitted();
-
-    private static JobDesign Fitted()
-    {
-        var van = RigPresets.New(RigKind.Van, "Sandpiper");
-        return van with { Unit = van.Unit with { Chosen = "MS-12-120" } };
-    }
-
     private static readonly ReleaseValues Ready = new() { PumpShut = true, CoreShut = true, CapsOff = true, Shielded = true, Aired = true };
 
     private static ReleaseRecord At(double hours, ReleaseValues values) => new(Guid.NewGuid(), Noon.AddHours(hours), "Ottoline", values, null);
@@ -65,6 +56,21 @@ public class ReleaseTests
         late.Release!.State.ShouldBe(StationState.Stop, "a vacuum of two days ago proves nothing of today");
     }
 
+    /// <summary>A needle shows no dryness; where Plan's method has no other gauge it is all there is, and the caution stays.</summary>
+    [Fact]
+    public void A_way_without_a_micron_gauge_is_not_barred_for_ever()
+    {
+        VacuumRecord Needle(double minute) => new(Guid.NewGuid(), Noon.AddMinutes(minute), "Ottoline",
+            new VacuumValues { Value = -29.5, Unit = VacuumUnit.InHgVacuum, ShutOff = minute == 0 }, null);
+        StationRecord[] held = [Needle(0), Needle(30), Needle(60)];
+        ReleaseView By(GaugeSchool gauge) => Assessor.Assess(Split with
+        {
+            Plan = Split.Plan with { Method = Split.Plan.Method with { Gauge = gauge, Prove = ProveSchool.Vacuum } },
+        }, held).Commission!.Release!;
+        By(GaugeSchool.Minutes).Rows.Single(r => r.Leaf == "dry").Passed.ShouldBeTrue();
+        By(GaugeSchool.Micron).Rows.Single(r => r.Leaf == "dry").Passed.ShouldBeFalse("a micron figure was promised");
+    }
+
     /// <summary>No order of ticks and readings opens an unproved circuit without its stop.</summary>
     [Fact]
     public void Random_ticks_never_pass_an_unproved_circuit()
@@ -94,17 +100,7 @@ public class ReleaseTests
     [InlineData(1.75e6, "air in it")]
     public void The_gauge_at_rest_tells_an_empty_circuit_and_air(double gaugePa, string? says)
     {
-        var (view, findings) = ReleaseGate.Of([At(0, Ready with { RestPa = gaugePa, RestC = 25 })], null, null, null, new CircuitFacts
-        {
-            AmbientPa = 101325,
-            VolumeM3 = 1.2e-3,
-            Refrigerant = RefrigerantKind.R32,
-            ProofPa = null,
-            Method = new(),
-            Heads = 1,
-            Joints = [],
-            RoomM3 = 20,
-        });
+        var (view, findings) = ReleaseGate.Of([At(0, Ready with { RestPa = gaugePa, RestC = 25 })], null, null, null, Circuit);
         view.RestExpectedPa!.Value.ShouldBe(1.5884e6, 100);
         if (says is null)
             findings.ShouldBeEmpty();

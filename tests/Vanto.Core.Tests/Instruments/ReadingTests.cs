@@ -154,11 +154,30 @@ public class ReadingTests
             [("clamp", InstrumentQuantity.Current)] = Of("clamp", i => 5 + 0.1 * i),
             [("hygro-return", InstrumentQuantity.Temperature)] = Of("hygro-return", _ => 300.15),
             [("hygro-return", InstrumentQuantity.RelativeHumidity)] = Of("hygro-return", _ => 0.47),
-        }, null, Wren);
+        }, InstrumentPlaces.Of([]), null, Wren);
         taken.Readings.RunW!.Value.ShouldBe(782, 0.1);
         taken.Readings.RunA.ShouldBeNull("it rises through the minute");
         taken.Readings.EnteringC!.Value.ShouldBe(27, 1e-9);
         taken.Readings.EnteringRhPct!.Value.ShouldBe(47, 1e-9);
         taken.By.ShouldBe("Wren, instruments");
+    }
+
+    [Fact]
+    public void An_instrument_reads_where_it_was_put_last_whatever_its_name_says()
+    {
+        PlacedRecord Put(string instrument, InstrumentPlace place) =>
+            new(Guid.CreateVersion7(), DateTimeOffset.UnixEpoch, "Wren", new PlacedValues { Instrument = instrument, Place = place }, null);
+        var places = InstrumentPlaces.Of(
+            [Put("probe-7", InstrumentPlace.Space), Put("probe-7", InstrumentPlace.Supply), Put("hygro-supply", InstrumentPlace.NotSaid)]);
+        TakenTrace Of(string name, double kelvin) => new(name, false, [.. Enumerable.Range(0, 60).Select(i => new TracePoint(i * 1000L, kelvin))]);
+        var taken = (CommissionRecord)FromInstruments.StartUp(new Dictionary<(string, InstrumentQuantity), TakenTrace>
+        {
+            [("probe-7", InstrumentQuantity.Temperature)] = Of("probe-7", 285.15),
+            [("hygro-supply", InstrumentQuantity.Temperature)] = Of("hygro-supply", 300.15),
+        }, places, null, Wren);
+        taken.Readings.LeavingC!.Value.ShouldBe(12, 1e-9);
+        Should.Throw<InputException>(() => places.MustShowTheSpace("probe-7")).Message.ShouldContain("air out of the head");
+        places.MustShowTheSpace("hygro-return");
+        places.MustShowTheSpace("never-named");
     }
 }

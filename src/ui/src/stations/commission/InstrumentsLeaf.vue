@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core';
 import type { EChartsCoreOption } from 'echarts/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -13,11 +12,15 @@ import LeafLayout from '../LeafLayout.vue';
 import { useInstruments } from './instruments';
 import LoggerImport from './LoggerImport.vue';
 import WhoReads from '../../parts/WhoReads.vue';
+import { recordFieldsOf } from '../../api/description';
+import { useWriting } from '../../parts/writing';
 
 /** What instruments say now and said before, live, simulated or out of a file; from here it is taken over into the proof. */
 const rig = useRig();
 const router = useRouter();
-const by = useLocalStorage('vanto.by', '');
+const { by, refused: unplaced, write } = useWriting();
+const places = recordFieldsOf('placed').find((f) => f.path === '/place')!.choices;
+const placeOf = (instrument: string) => rig.assessment!.commission!.places.find((p) => p.instrument === instrument)?.place ?? 'notSaid';
 const { seen, trace, channel, chosen, lastMin, refused, away, look, take, listen, play, stop } = useInstruments();
 const scene = ref<SceneKind>('dryCircuit');
 const rate = ref(60);
@@ -152,6 +155,18 @@ const picture = computed<EChartsCoreOption>(() => {
             {{ s.words }}
           </button>
         </span>
+        <label class="place"
+          >{{ channel.instrument }} reads
+          <el-select
+            :model-value="placeOf(channel.instrument)"
+            :aria-label="`Where ${channel.instrument} reads`"
+            data-place
+            @change="(place: string) => write('placed', { instrument: channel!.instrument, place })"
+          >
+            <el-option v-for="p in places" :key="p.value" :value="p.value" :label="p.label" />
+          </el-select>
+        </label>
+        <p v-if="unplaced" class="severity-stop" role="alert">{{ unplaced }}</p>
         <DrawnChart fill :option="picture" :height="230" :label="`${channel.instrument}, ${channel.name}`" />
         <div class="acts takes">
           <span class="soft">Take over:</span>
@@ -174,6 +189,16 @@ const picture = computed<EChartsCoreOption>(() => {
 .sim {
   display: grid;
   gap: 6px;
+}
+.place {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  color: var(--soft);
+}
+.place .el-select {
+  width: 250px;
 }
 .tiles {
   display: grid;

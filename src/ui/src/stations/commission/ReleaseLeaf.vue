@@ -66,12 +66,12 @@ const barred = computed(() => before.value.some((r) => !r.passed));
       <p v-if="refused" class="severity-stop" role="alert">{{ refused }}</p>
     </template>
     <template v-if="release" #picture>
-      <ol class="gates" data-gates>
+      <ol class="steps" data-gates>
         <li v-for="row in before" :key="row.field || row.leaf" :class="{ passed: row.passed }">
-          <RouterLink v-if="row.leaf" :to="pathOf(rig.id, 'commission', row.leaf)" class="gate" :data-gate="row.leaf">
+          <RouterLink v-if="row.leaf" :to="pathOf(rig.id, 'commission', row.leaf)" class="step" :data-gate="row.leaf">
             <i aria-hidden="true">{{ row.passed ? '●' : '○' }}</i> <b>{{ say(row.words) }}</b> <span>{{ say(row.said) }}</span>
           </RouterLink>
-          <button v-else type="button" class="gate" :aria-pressed="row.passed" :disabled="busy" :data-gate="row.field" @click="tick(row)">
+          <button v-else type="button" class="step" :aria-pressed="row.passed" :disabled="busy" :data-gate="row.field" @click="tick(row)">
             <i aria-hidden="true">{{ row.passed ? '☑' : '☐' }}</i> <b>{{ say(row.words) }}</b> <span>{{ say(row.said) }}</span>
           </button>
         </li>
@@ -79,7 +79,7 @@ const barred = computed(() => before.value.some((r) => !r.passed));
         <li v-for="row in after" :key="row.field" :class="{ passed: row.passed }">
           <button
             type="button"
-            class="gate"
+            class="step"
             :aria-pressed="row.passed"
             :disabled="busy || (barred && !row.passed)"
             :data-gate="row.field"
@@ -94,63 +94,30 @@ const barred = computed(() => before.value.some((r) => !r.passed));
 </template>
 
 <style scoped src="../../parts/reading.css"></style>
+<style scoped src="../../parts/steps.css"></style>
 <style scoped>
-.gates {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  max-width: 46rem;
-}
-li {
-  border-top: 1px solid var(--hair);
-}
-.gate {
-  display: grid;
+.step {
   grid-template-columns: 30px minmax(17rem, auto) minmax(0, 1fr);
-  gap: 2px 10px;
-  align-items: baseline;
-  width: 100%;
-  min-height: 50px;
-  padding: 8px 0;
-  font: inherit;
-  text-align: left;
-  color: var(--ink);
-  background: transparent;
-  border: 0;
-  text-decoration: none;
 }
-.gate:disabled {
-  color: var(--soft);
-}
-.gate i {
-  font-style: normal;
-  font-size: 19px;
-}
-.gate b {
-  font-size: 16px;
-}
-.gate span {
-  color: var(--soft);
+.step span {
+  grid-column: 3;
   text-align: right;
 }
-.passed i {
-  color: var(--pass);
-}
-.line {
+.steps .line {
   border-top: 3px solid var(--stop);
   padding: 6px 0 6px 40px;
   font-weight: 700;
   color: var(--stop);
 }
-.line.open {
+.steps .line.open {
   border-color: var(--pass);
   color: var(--pass);
 }
 @media (max-width: 700px) {
-  .gate {
+  .step {
     grid-template-columns: 30px minmax(0, 1fr);
   }
-  .gate span {
+  .step span {
     grid-column: 2;
     text-align: left;
   }
