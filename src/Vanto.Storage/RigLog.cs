@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Vanto.Core.Exchange;
 
 namespace Vanto.Storage;
 
@@ -12,7 +13,9 @@ public sealed record HistoryLine(int Number, DateTimeOffset At, string Label, IR
 public sealed record RevisionDraft(string Design, IReadOnlyList<string> Paths, string Client, string Label, DateTimeOffset At);
 
 /// <summary>Reads and appends revisions and records. Designs are whole JSON texts here; their meaning is the core's.</summary>
-public sealed class RigLog(VantoStore store)
+/// <param name="store">The store.</param>
+/// <param name="laptop">What new records are stamped by; without it they carry no stamp.</param>
+public sealed class RigLog(VantoStore store, LaptopClock? laptop = null)
 {
     /// <summary>Edits of a rig that its history keeps at least.</summary>
     public const int KeptRevisions = 1000;
@@ -105,6 +108,30 @@ public sealed class RigLog(VantoStore store)
     public async Task<IReadOnlyList<RecordRow>> Records(Guid id) =>
         await store.Records.AsNoTracking().Where(r => r.RigId == id).OrderBy(r => r.Order).ToListAsync();
 
+    /// <summary>The newest revisions of these rigs.</summary>
+    public async Task<IReadOnlyList<StoredRig>> Newest(IReadOnlyList<Guid> ids)
+    {
+        if (ids.Count > FewRigs)
+            return [.. (await All()).Where(r => ids.Contains(r.Id))];
+        var found = new List<StoredRig>();
+        foreach (var id in ids)
+            if (await Find(id) is { } rig)
+                found.Add(rig);
+        return found;
+    }
+
+    /// <summary>Records of these rigs, each rig's in their order.</summary>
+    public async Task<ILookup<Guid, RecordRow>> Records(IReadOnlyList<Guid> ids)
+    {
+        var asked = ids.ToHashSet();
+        var rows = store.Records.AsNoTracking();
+        return (await (ids.Count > FewRigs ? rows : rows.Where(r => ids.Contains(r.RigId))).OrderBy(r => r.Order).ToListAsync())
+            .Where(r => asked.Contains(r.RigId)).ToLookup(r => r.RigId);
+    }
+
+    /// <summary>More than so many are read all at once.</summary>
+    private const int FewRigs = 20;
+
     /// <summary>How many records each rig has; rigs without records are not named.</summary>
     public async Task<IReadOnlyDictionary<Guid, int>> RecordCounts() =>
         await store.Records.GroupBy(r => r.RigId).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count);
@@ -118,18 +145,92 @@ public sealed class RigLog(VantoStore store)
     }
 
     /// <summary>Adds a record; none is ever changed or removed.</summary>
-    public async Task Add(RecordRow record)
-    {
-        store.Records.Add(record);
-        await store.SaveChangesAsync();
-    }
+    public Task Add(RecordRow record) => Add([record]);
 
     /// <summary>Adds records, all or none.</summary>
     public async Task Add(IReadOnlyList<RecordRow> records)
     {
+        foreach (var log in records.GroupBy(r => r.RigId))
+            await Stamp(log.Key, log);
         store.Records.AddRange(records);
         await store.SaveChangesAsync();
     }
+
+    /// <summary>Says where in whose log records are written: after all that the log holds, but for what is far ahead of the clock.</summary>
+    private async Task Stamp(Guid id, IEnumerable<RecordRow> records)
+    {
+        if (laptop is null)
+            return;
+        var (device, now) = (laptop.Device, laptop.Now);
+        var bound = now + LaptopClock.FarAhead;
+        var last = await store.Records.AsNoTracking().Where(r => r.RigId == id && r.StampMs <= bound).OrderByDescending(r => r.StampMs)
+            .ThenByDescending(r => r.StampCount).FirstOrDefaultAsync();
+        var seq = await store.Records.Where(r => r.RigId == id && r.Device == device).MaxAsync(r => r.Seq) ?? 0;
+        var time = last?.Stamp?.Time ?? default;
+        foreach (var record in records)
+            record.Stamp = new EventStamp(time = time.Next(now), device, ++seq);
+    }
+
+    /// <summary>Where in whose log the records of a rig were written, of those that say so.</summary>
+    public async Task<IReadOnlyDictionary<Guid, EventStamp>> Stamps(Guid id) =>
+        (await store.Records.AsNoTracking().Where(r => r.RigId == id && r.Device != null).ToListAsync()).ToDictionary(r => r.Id, r => r.Stamp!);
+
+    /// <summary>Puts records between those that are there, all in a new order; none is changed otherwise.</summary>
+    /// <param name="id">The rig, or what else keeps a log.</param>
+    /// <param name="fresh">To be added; their order is given by the next.</param>
+    /// <param name="order">Ids of all records of the log, the first first.</param>
+    public async Task Merge(Guid id, IReadOnlyList<RecordRow> fresh, IReadOnlyList<Guid> order)
+    {
+        if (fresh.Count == 0)
+            return;
+        var place = order.Select((record, i) => (record, i)).ToDictionary(x => x.record, x => (long)x.i + 1);
+        // Out of each other's way first: an order stands once in a log.
+        await store.Records.Where(r => r.RigId == id).ExecuteUpdateAsync(s => s.SetProperty(r => r.Order, r => -r.Order - 1));
+        foreach (var known in await store.Records.Where(r => r.RigId == id).Select(r => r.Id).ToListAsync())
+        {
+            var at = place[known];
+            await store.Records.Where(r => r.Id == known).ExecuteUpdateAsync(s => s.SetProperty(r => r.Order, at));
+        }
+        store.Records.AddRange(fresh.Select(r => new RecordRow
+        {
+            Id = r.Id,
+            RigId = id,
+            Order = place[r.Id],
+            At = r.At,
+            By = r.By,
+            Kind = r.Kind,
+            Body = r.Body,
+            Corrects = r.Corrects,
+            Stamp = r.Stamp,
+        }));
+        await store.SaveChangesAsync();
+    }
+
+    /// <summary>Texts of every revision that is kept, the oldest first.</summary>
+    public async IAsyncEnumerable<string> Texts(Guid id)
+    {
+        await foreach (var text in store.Revisions.AsNoTracking().Where(r => r.RigId == id).OrderBy(r => r.Number).Select(r => r.Design).AsAsyncEnumerable())
+            yield return text;
+    }
+
+    /// <summary>Names of the files of a rig.</summary>
+    public async Task<IReadOnlyList<(Guid Id, string Name)>> Attachments(Guid id) =>
+        [.. (await store.Attachments.AsNoTracking().Where(a => a.RigId == id).Select(a => new { a.Id, a.Name }).ToListAsync()).Select(a => (a.Id, a.Name))];
+
+    /// <summary>Keeps a file once: a photograph or a paper by its content, others by their ids.</summary>
+    public async Task Keep(AttachmentRow file)
+    {
+        if (await store.Attachments.AnyAsync(a => a.Id == file.Id || file.Name.Length == PhotoName && a.RigId == file.RigId && a.Name == file.Name))
+            return;
+        store.Attachments.Add(file);
+        await store.SaveChangesAsync();
+    }
+
+    /// <summary>Newest revision of every rig that has a design, in the order of the yard; without its text.</summary>
+    public async Task<IReadOnlyList<(Guid Id, int Revision)>> Heads() =>
+        [.. (await store.Revisions.GroupBy(r => r.RigId).Select(g => new { Id = g.Key, Number = g.Max(r => r.Number) })
+            .Join(store.Rigs, h => h.Id, r => r.Id, (h, r) => new { h.Id, h.Number, r.Position }).OrderBy(h => h.Position).ToListAsync())
+            .Select(h => (h.Id, h.Number))];
 
     /// <summary>Something that keeps a log and has no design, such as the shop; no yard shows it.</summary>
     public async Task Holder(Guid id, DateTimeOffset now)

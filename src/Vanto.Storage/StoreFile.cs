@@ -18,6 +18,11 @@ public static class StoreFile
         [.. typeof(StoreFile).Assembly.GetTypes().SelectMany(t => t.GetCustomAttributes(typeof(MigrationAttribute), false)).Cast<MigrationAttribute>()
             .Select(a => a.Id).Order(StringComparer.Ordinal)];
 
+    /// <summary>Told before each step of a backup or a restore that changes a file: there the power may fail, and tests look at what is on the disk.</summary>
+    public static AsyncLocal<Action<string>?> Steps { get; } = new();
+
+    private static void Step(string what) => Steps.Value?.Invoke(what);
+
     /// <summary>Options for a store in a file; each connection writes through to the disk before it acknowledges.</summary>
     public static DbContextOptions<VantoStore> Options(string file) =>
         new DbContextOptionsBuilder<VantoStore>().UseSqlite(Connection(file)).AddInterceptors(new DurableConnections()).Options;
@@ -66,11 +71,16 @@ public static class StoreFile
         var unfinished = target + ".part";
         try
         {
+            Step("copy");
             Discard(unfinished);
             CopyInto(file, unfinished);
+            Step("verify the copy");
             Verify(unfinished);
+            Step("flush the copy");
             Flush(unfinished);
+            Step("name the copy");
             File.Move(unfinished, target);
+            Step("the copy is named");
         }
         catch (Exception e)
         {
@@ -97,21 +107,31 @@ public static class StoreFile
         string? kept = null;
         try
         {
+            Step("bring the backup beside");
             Discard(beside);
             File.Copy(backup, beside);
+            Step("verify it");
             Verify(beside);
+            Step("bring it up to date");
             if (Missing(beside).Count > 0 || DesignsBehind(beside))
                 Migrate(beside);
+            Step("make it one file");
             ToOneFile(beside);
+            Step("flush it");
             Flush(beside);
             if (File.Exists(path))
             {
                 kept = FreeName($"{path}.before-{now:yyyyMMdd-HHmmss}");
                 Backup(path, kept);
+                Step("make the store one file");
                 ToOneFile(path);
             }
             SqliteConnection.ClearAllPools();
+            // What is restored goes on as another laptop: numbers that it gave before must not come twice.
+            File.Delete(LaptopClock.FileOf(path));
+            Step("swap");
             File.Move(beside, path, overwrite: true);
+            Step("swapped");
             return kept;
         }
         catch (Exception e) when (e is IOException or SqliteException or UnauthorizedAccessException)
@@ -286,6 +306,7 @@ public static class StoreFile
     {
         SqliteConnection.ClearAllPools();
         Execute(path, "PRAGMA wal_checkpoint(TRUNCATE); PRAGMA journal_mode=DELETE;");
+        Step("take the log away");
         foreach (var rest in new[] { path + "-wal", path + "-shm" })
             File.Delete(rest);
     }

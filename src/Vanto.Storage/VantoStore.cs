@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
+using Vanto.Core.Exchange;
 
 namespace Vanto.Storage;
 
@@ -42,6 +43,26 @@ public sealed class RecordRow
     public required string Kind { get; init; }
     public required string Body { get; init; }
     public Guid? Corrects { get; init; }
+
+    /// <summary>Laptop that wrote it; nothing for what was written before laptops said so.</summary>
+    public string? Device { get; set; }
+
+    /// <summary>Number among the records of that laptop in this log.</summary>
+    public long? Seq { get; set; }
+
+    /// <summary>When, among all laptops, ms since 1970.</summary>
+    public long? StampMs { get; set; }
+
+    /// <summary>Within that millisecond.</summary>
+    public int? StampCount { get; set; }
+
+    /// <summary>Where in whose log it was written; nothing for what was written before laptops said so.</summary>
+    public EventStamp? Stamp
+    {
+        get => Device is { } device && Seq is { } seq && StampMs is { } ms && StampCount is { } count
+            ? new EventStamp(new HybridTime(ms, count), device, seq) : null;
+        set => (Device, Seq, StampMs, StampCount) = (value?.Device, value?.Seq, value?.Time.Ms, value?.Time.Count);
+    }
 }
 
 /// <summary>A file that belongs to a rig, such as its weather.</summary>
@@ -145,6 +166,7 @@ public sealed class VantoStore(DbContextOptions<VantoStore> options) : DbContext
         {
             record.HasKey(r => r.Id);
             record.HasIndex(r => new { r.RigId, r.Order }).IsUnique();
+            record.Ignore(r => r.Stamp);
             record.HasOne<RigRow>().WithMany().HasForeignKey(r => r.RigId).OnDelete(DeleteBehavior.Cascade);
         });
     }

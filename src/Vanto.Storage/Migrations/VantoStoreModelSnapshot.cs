@@ -139,6 +139,9 @@ namespace Vanto.Storage.Migrations
                     b.Property<Guid?>("Corrects")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Device")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Kind")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -148,6 +151,15 @@ namespace Vanto.Storage.Migrations
 
                     b.Property<Guid>("RigId")
                         .HasColumnType("TEXT");
+
+                    b.Property<long?>("Seq")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("StampCount")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("StampMs")
+                        .HasColumnType("INTEGER");
 
                     b.HasKey("Id");
 

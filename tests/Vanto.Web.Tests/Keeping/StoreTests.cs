@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using System.Net.Http.Json;
 using Microsoft.Data.Sqlite;
+using Vanto.Core.Exchange;
 using Vanto.Storage;
 using static Vanto.Web.Tests.RunningServer;
 
@@ -104,9 +105,23 @@ public sealed class StoreTests : IDisposable
         {
             var words = Should.Throw<StoreException>(refused).Message;
             words.ShouldContain("20991231235959_Later");
-            words.ShouldContain("_Instruments");
+            words.ShouldContain("_Stamps");
         }
         File.ReadAllBytes(backup).ShouldBe(before, "it was not touched");
+    }
+
+    [Fact]
+    public void What_is_restored_goes_on_as_another_laptop()
+    {
+        StoreFile.Prepare(Store);
+        var first = LaptopClock.Of(Store, TimeProvider.System).Device;
+        LaptopClock.Of(Store, TimeProvider.System).Device.ShouldBe(first, "it stays the same");
+        var backup = Beside("copy");
+        StoreFile.Backup(Store, backup);
+        StoreFile.Restore(backup, Store, Now);
+        LaptopClock.Of(Store, TimeProvider.System).Device.ShouldNotBe(first);
+        File.WriteAllText(LaptopClock.FileOf(Store), "x");
+        LaptopClock.Of(Store, TimeProvider.System).Device.Length.ShouldBe(16, "a damaged number is made anew");
     }
 
     [Fact]
@@ -261,6 +276,38 @@ public sealed class StoreTests : IDisposable
         await log.Append(rig.Id, 2, At(40));
         await log.Append(rig.Id, 3, At(41));
         (await log.History(rig.Id)).Select(h => h.Number).ShouldBe([4, 2, 1], "one second on is the same burst; a minute back is not");
+    }
+
+    [Fact]
+    public async Task Records_are_stamped_in_their_order_and_a_clock_far_ahead_moves_none()
+    {
+        StoreFile.Prepare(Store);
+        await using var store = new VantoStore(StoreFile.Options(Store));
+        var clock = new SetClock(Now);
+        var log = new RigLog(store, new LaptopClock("00000000000000aa", clock));
+        var rig = (await log.Create(new RevisionDraft("{}", [], "", "begun", Now))).Id;
+        var order = 0;
+        RecordRow New(EventStamp? stamp = null) => new()
+        {
+            Id = Guid.CreateVersion7(),
+            RigId = rig,
+            Order = ++order,
+            At = Now,
+            By = "Wren",
+            Kind = "vacuum",
+            Body = "{}",
+            Stamp = stamp
+        };
+        await log.Add([New(), New()]);
+        clock.Now = Now.AddMinutes(-5);
+        await log.Add(New());
+        var far = New(new EventStamp(new HybridTime(Now.AddHours(48).ToUnixTimeMilliseconds(), 0), "00000000000000bb", 1));
+        await log.Merge(rig, [far], [.. (await log.Records(rig)).Select(r => r.Id), far.Id]);
+        clock.Now = Now.AddMinutes(1);
+        await log.Add(New());
+        var own = (await log.Records(rig)).Where(r => r.Device == "00000000000000aa").Select(r => r.Stamp!).ToList();
+        var at = Now.ToUnixTimeMilliseconds();
+        own.Select(s => (s.Time.Ms - at, s.Time.Count, s.Seq)).ShouldBe([(0, 0, 1), (0, 1, 2), (0, 2, 3), (60000, 0, 4)]);
     }
 
     [Fact]
