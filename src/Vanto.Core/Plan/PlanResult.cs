@@ -44,7 +44,7 @@ public sealed record WaitRow(string Step, string What, int From, int To, IReadOn
 
 /// <summary>Another way to do it, by the quick rule.</summary>
 /// <param name="Words">What is changed.</param>
-/// <param name="Ends">When it would be done; nothing where it cannot be.</param>
+/// <param name="Ends">When it would be done.</param>
 /// <param name="WinsMin">Earlier than now; less than nothing is later.</param>
 /// <param name="Take">Does it.</param>
 public sealed record WhatIf(string Words, string Ends, double WinsMin, Remedy Take);

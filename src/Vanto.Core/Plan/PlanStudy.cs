@@ -30,10 +30,12 @@ public static class PlanStudy
         void Try(string words, Func<PlanDesign, PlanDesign> change)
         {
             var other = s.With(change(s.Design));
-            var ends = PlanFindings.Quick(other)?.Ends;
-            ways.Add(new WhatIf(words, ends is { } e ? PlanMaker.When(other, e) : "cannot be planned", (now ?? 0) - (ends ?? now ?? 0),
-                new Remedy(Phrase.Of($"{words}"), Phrase.Of($"{(ends is { } at ? $"done {PlanMaker.When(other, at)}" : "cannot be planned")}"),
-                    DesignEdit.Of(s.Design, change))));
+            // What cannot be planned is no way.
+            if (PlanFindings.Quick(other)?.Ends is not { } ends)
+                return;
+            var when = PlanMaker.When(other, ends);
+            ways.Add(new WhatIf(words, when, (now ?? ends) - ends,
+                new Remedy(Phrase.Of($"{words}"), Phrase.Of($"done {when}"), DesignEdit.Of(s.Design, change))));
         }
 
         if (s.Design.Crew.Count < PlanDesign.MostCrew)

@@ -12,13 +12,28 @@ public enum Dueness { [Called("later")] Later, [Called("due")] Due, [Called("ove
 /// <param name="Subject">The rig, person or thing.</param>
 /// <param name="Rig">The rig it belongs to; nothing for the shop's own.</param>
 /// <param name="Days">From today; below 0 it is past.</param>
-public sealed record DueItem(string Kind, string Subject, Guid? Rig, string What, DateOnly Day, int Days, Dueness State, string Leaf);
+public sealed record DueItem(string Kind, string Subject, Guid? Rig, string What, DateOnly Day, int Days, Dueness State, string Leaf)
+{
+    /// <summary>The care that it is, by its name; empty for what is none.</summary>
+    public string Of { get; init; } = "";
+}
 
 /// <summary>An instrument and its calibration.</summary>
 /// <param name="Due">When it is to be calibrated again; nothing where it never was.</param>
 public sealed record InstrumentRow(Guid Id, string Name, string Type, string Serial, string Resolution, string Uncertainty, DateOnly? Calibrated, DateOnly? Due,
     bool Retired)
 {
+    /// <summary>What its last calibration found it to be off by, share of the reading; nothing where it was not said.</summary>
+    public double? OffShare { get; init; }
+
+    public InstrumentType Kind { get; init; }
+
+    /// <summary>Whether it is in calibration on the day of the view.</summary>
+    public bool InDate { get; init; }
+
+    /// <summary>How its calibration stands on that day.</summary>
+    public string Stands => Due is not { } due ? "never calibrated" : $"{(InDate ? "good until" : "out since")} {Service.Days.Text(due)}";
+
     /// <summary>Whether what it read on a day may be trusted.</summary>
     public bool Good(DateOnly day) => Due is { } due && Calibrated is { } from && day >= from && day <= due;
 
@@ -49,7 +64,14 @@ public sealed record ShopView(IReadOnlyList<InstrumentRow> Instruments, IReadOnl
     IReadOnlyList<DueItem> Due);
 
 /// <summary>A date of a rig, for the board.</summary>
-public sealed record RigDate(Guid Rig, string Name, string Kind, string What, DateOnly Day, string Leaf);
+public sealed record RigDate(Guid Rig, string Name, string Kind, string What, DateOnly Day, string Leaf)
+{
+    /// <summary>The care that it is, by its name; empty for what is none.</summary>
+    public string Of { get; init; } = "";
+
+    /// <summary>It ends then: once past there is nothing to do.</summary>
+    public bool Ends { get; init; }
+}
 
 /// <summary>Reads the shop's log. Common practice, no published source, but where one is named.</summary>
 public static class ShopBook
@@ -99,20 +121,21 @@ public static class ShopBook
     public static ShopView View(IReadOnlyList<StationRecord> records, IEnumerable<RigDate> rigs, DateOnly today)
     {
         var instruments = records.OfType<InstrumentRecord>().ToList().Standing().GroupBy(r => r.Readings.Name, StringComparer.OrdinalIgnoreCase)
-            .Select(g => Row(g.Last())).ToList();
+            .Select(g => Row(g.Last())).Select(r => r with { InDate = r.Good(today) }).ToList();
         var licences = records.OfType<LicenceRecord>().ToList().Standing().Select(r => new LicenceRow(r.Id, r.Readings.Person, r.Readings.Scope,
             r.Readings.Number, r.Readings.Region, Service.Days.Read(r.Readings.Issued), Service.Days.Read(r.Readings.Expires))).ToList();
         var stock = records.OfType<StockRecord>().ToList().Standing().GroupBy(r => r.Readings.Part, StringComparer.OrdinalIgnoreCase)
             .Select(g => Row(g.Key, [.. g], today)).OrderBy(s => s.Part, StringComparer.OrdinalIgnoreCase).ToList();
         var due = new List<DueItem>();
-        void Add(string kind, string subject, Guid? rig, string what, DateOnly day, string leaf)
+        void Add(string kind, string subject, Guid? rig, string what, DateOnly day, string leaf, string of = "")
         {
             var days = day.DayNumber - today.DayNumber;
-            due.Add(new DueItem(kind, subject, rig, what, day, days, days < 0 ? Dueness.Overdue : days <= LeadDays(kind) ? Dueness.Due : Dueness.Later, leaf));
+            due.Add(new DueItem(kind, subject, rig, what, day, days, days < 0 ? Dueness.Overdue : days <= LeadDays(kind) ? Dueness.Due : Dueness.Later, leaf)
+            { Of = of });
         }
 
-        foreach (var r in rigs)
-            Add(r.Kind, r.Name, r.Rig, r.What, r.Day, r.Leaf);
+        foreach (var r in rigs.Where(r => !r.Ends || r.Day >= today))
+            Add(r.Kind, r.Name, r.Rig, r.What, r.Day, r.Leaf, r.Of);
         foreach (var i in instruments.Where(i => !i.Retired && i.Due is not null))
             Add("calibration", i.Name, null, "to be calibrated", i.Due!.Value, "");
         foreach (var l in licences.Where(l => l.Expires is not null))
@@ -128,7 +151,8 @@ public static class ShopBook
         var v = r.Readings;
         var calibrated = Service.Days.Read(v.CalibratedOn);
         return new InstrumentRow(r.Id, v.Name, Calls.Name(v.Type), v.Serial, v.Resolution, v.Uncertainty, calibrated,
-            CalibrationDue(calibrated, v.Months ?? UsualMonths(v.Type), v.CycleLimit, v.Cycles, v.CyclesAWeek), v.Retired);
+            CalibrationDue(calibrated, v.Months ?? UsualMonths(v.Type), v.CycleLimit, v.Cycles, v.CyclesAWeek), v.Retired)
+        { OffShare = v.OffShare, Kind = v.Type };
     }
 
     private static StockRow Row(string part, List<StockRecord> moves, DateOnly today)

@@ -25,7 +25,7 @@ public sealed record InstrumentValues : DesignPart
     [Field(QuantityKind.Count, 1, 1000000, Label = "or so many cycles", Optional = true)] public int? CycleLimit { get; init; }
     [Field(QuantityKind.Count, 0, 1000000, Label = "Cycles since", Optional = true)] public int? Cycles { get; init; }
     [Field(QuantityKind.Number, 0, 10000, Label = "Cycles a week", Optional = true)] public double? CyclesAWeek { get; init; }
-    [Field(QuantityKind.Number, -0.5, 0.5, Label = "Found off by, share of the reading", Help = "as it came back from calibration", Optional = true)]
+    [Field(QuantityKind.Number, -0.5, 0.5, Label = "Found off by, share of the reading", Help = "what was less what it showed, over that", Optional = true)]
     public double? OffShare { get; init; }
     [Ask("Out of use")] public bool Retired { get; init; }
 }
@@ -89,7 +89,10 @@ public sealed record StockRecord(Guid Id, DateTimeOffset At, string By, StockVal
 /// <summary>Kinds of records that the shop keeps.</summary>
 public static class ShopKinds
 {
-    public static IReadOnlyList<RecordKind> All { get; } = [InstrumentRecord.Kind, LicenceRecord.Kind, StockRecord.Kind];
+    public static IReadOnlyList<RecordKind> All { get; } = [InstrumentRecord.Kind, LicenceRecord.Kind, StockRecord.Kind, ShelfRecord.Kind];
+
+    /// <summary>Those that somebody types; a row of the shelf is taken from a rig.</summary>
+    public static IReadOnlyList<RecordKind> Typed { get; } = [.. All.Where(k => k != ShelfRecord.Kind)];
 
     /// <summary>A kind by its name, or null.</summary>
     public static RecordKind? Named(string name) => All.FirstOrDefault(k => k.Name == name);

@@ -18,7 +18,7 @@ const value = computed(() => (rig.wanted(props.path) as string) || '');
       type="date"
       format="YYYY-MM-DD"
       value-format="YYYY-MM-DD"
-      placeholder="2027-03-02"
+      placeholder="yyyy-mm-dd"
       class="date"
       :data-path="path"
       :aria-label="label ?? field.label"

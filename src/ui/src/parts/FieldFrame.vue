@@ -43,6 +43,9 @@ const keeper = computed(() => {
   padding: 4px 0;
   border-bottom: 1px solid var(--hair);
 }
+.field:has(> .el-switch) {
+  align-items: center;
+}
 .stacked {
   grid-template-columns: minmax(0, 1fr);
 }

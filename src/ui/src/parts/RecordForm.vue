@@ -59,7 +59,7 @@ const open = (part: { always: boolean; fields: string[] }) =>
           :id="`${of.kind}-${field.path.slice(1)}`"
           v-model="kept.typed[field.path.slice(1)]"
           :data-reading="field.path.slice(1)"
-          :placeholder="field.input === 'date' ? '2027-03-02' : field.quantity ? '' : say(field.help)"
+          :placeholder="field.quantity ? '' : say(field.help) || (field.input === 'date' ? 'yyyy-mm-dd' : '')"
           autocomplete="off"
           class="typed"
           :aria-invalid="!!kept.errors[field.path.slice(1)]"
@@ -89,6 +89,9 @@ const open = (part: { always: boolean; fields: string[] }) =>
   align-items: baseline;
   border-bottom: 1px solid var(--hair);
   padding: 4px 0;
+}
+.reading:has(> .el-switch) {
+  align-items: center;
 }
 .typed {
   width: 128px;

@@ -14,6 +14,8 @@ export interface SheetColumn<R> {
   width?: number;
   /** Takes what width is left, in proportion. */
   wide?: boolean;
+  /** Stands on one line, such as a day. */
+  whole?: boolean;
   /** Left out on a phone. */
   desk?: boolean;
 }
@@ -64,7 +66,7 @@ async function copy(): Promise<void> {
         :sort-method="column.sort ? sorted(column) : undefined"
         :min-width="column.width ?? (column.wide ? 160 : undefined)"
         :fixed="narrow && index === 0 && standing.length > 4 ? 'left' : false"
-        :class-name="column.number ? 'number' : ''"
+        :class-name="[column.number && 'number', column.whole && 'whole'].filter(Boolean).join(' ')"
       >
         <template #default="{ row }">
           <slot :name="column.key" :row="row as T">{{ column.text?.(row as T) }}</slot>
@@ -79,6 +81,9 @@ async function copy(): Promise<void> {
 <style scoped>
 .sheet-table {
   min-width: 0;
+}
+.sheet-table :deep(.whole .cell) {
+  white-space: nowrap;
 }
 .copy {
   font-size: 13px;

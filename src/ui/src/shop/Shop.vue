@@ -1,12 +1,25 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core';
 import { computed, onMounted, reactive, ref, watch } from 'vue';
-import { ask, Refused } from '../api/client';
-import type { DueItem, FieldInfo, FoundRig, InstrumentRow, LicenceRow, ShopPage, StockRow } from '../api/generated/schema';
+import { ask, Refused, whyNot } from '../api/client';
+import type {
+  DueItem,
+  FieldInfo,
+  FoundRig,
+  InstrumentRow,
+  LicenceRow,
+  ShelfRow,
+  ShopPage,
+  StockRow,
+  TracedPaper,
+} from '../api/generated/schema';
 import SheetTable, { type SheetColumn } from '../parts/SheetTable.vue';
 import { decimalComma, settings } from '../parts/settings';
 import { say } from '../parts/show';
 import TopKeys from '../parts/TopKeys.vue';
+import AnotherLaptop from './AnotherLaptop.vue';
+import CrewDays from './CrewDays.vue';
+import KeptRows from './KeptRows.vue';
 
 /** The shop: what is due over all rigs, instruments with their calibration, licences, stock; one log behind all of it. */
 const page = ref<ShopPage | null>(null);
@@ -21,13 +34,14 @@ const view = computed(() => page.value?.view ?? null);
 const due = computed(() => view.value?.due.filter((d) => later.value || d.state !== 'later') ?? []);
 const fields = computed(() => page.value?.asks.find((a) => a.kind === kind.value)?.fields ?? []);
 const name = (f: FieldInfo) => f.path.slice(1);
-onMounted(async () => {
+async function look(): Promise<void> {
   try {
     page.value = await ask<ShopPage>('GET', '/shop');
   } catch {
     refused.value = 'The server does not answer.';
   }
-});
+}
+onMounted(look);
 watch(kind, () => {
   for (const k of Object.keys(typed)) delete typed[k];
   for (const k of Object.keys(errors)) delete errors[k];
@@ -44,6 +58,14 @@ async function record(): Promise<void> {
     refused.value = error instanceof Refused ? error.message : 'The server does not answer; nothing was lost, press again.';
   }
 }
+async function takeOff(row: ShelfRow): Promise<void> {
+  refused.value = '';
+  try {
+    page.value!.shelf = await ask<ShelfRow[]>('POST', `/shop/shelf/${row.list}`, { keys: [row.key], by: by.value, rig: null });
+  } catch (error) {
+    refused.value = whyNot(error);
+  }
+}
 const search = ref('');
 const found = ref<FoundRig[]>([]);
 let asked = 0;
@@ -54,17 +76,22 @@ watch(search, async (q) => {
 });
 const when = (d: DueItem) => (d.days < 0 ? `${-d.days} days late` : d.days === 0 ? 'today' : `in ${d.days} days`);
 const board: SheetColumn<DueItem>[] = [
-  { key: 'day', label: 'day', text: (d) => d.day, width: 104 },
-  { key: 'when', label: '', text: when, width: 110 },
-  { key: 'subject', label: 'of', text: (d) => d.subject },
+  { key: 'when', label: 'due', text: when, width: 84 },
+  { key: 'subject', label: 'of', text: (d) => d.subject, width: 90 },
   { key: 'what', label: 'what', text: (d) => d.what, wide: true },
+  { key: 'day', label: 'day', text: (d) => d.day, width: 104, whole: true, desk: true },
 ];
 const instruments: SheetColumn<InstrumentRow>[] = [
   { key: 'name', label: 'instrument', text: (i) => i.name, wide: true },
   { key: 'type', label: 'kind', text: (i) => i.type },
   { key: 'serial', label: 'number', text: (i) => i.serial },
-  { key: 'due', label: 'good until', text: (i) => i.due ?? 'never calibrated', width: 130 },
+  { key: 'due', label: 'calibration', text: (i) => i.stands, width: 170 },
+  { key: 'trace', label: '', width: 150 },
 ];
+const traced = ref<{ name: string; off: number; papers: TracedPaper[] } | null>(null);
+async function trace(i: InstrumentRow): Promise<void> {
+  traced.value = { name: i.name, off: i.offShare!, papers: await ask<TracedPaper[]>('GET', `/shop/instruments/${i.id}/trace`) };
+}
 const licences: SheetColumn<LicenceRow>[] = [
   { key: 'person', label: 'person', text: (l) => l.person, wide: true },
   { key: 'scope', label: 'for', text: (l) => scopeWords.value[l.scope] ?? l.scope },
@@ -102,7 +129,7 @@ const stock: SheetColumn<StockRow>[] = [
       <TopKeys />
     </header>
     <main v-if="view" class="body">
-      <section class="write">
+      <section class="find">
         <el-input v-model="search" type="search" placeholder="find a rig" aria-label="Find a rig" clearable data-search />
         <ul v-if="search.trim()" class="found" data-found>
           <li v-for="f in found" :key="f.id">
@@ -110,6 +137,8 @@ const stock: SheetColumn<StockRow>[] = [
           </li>
           <li v-if="!found.length" class="soft">Nothing has these words.</li>
         </ul>
+      </section>
+      <section class="write">
         <h2>Write down</h2>
         <p class="units" role="group" aria-label="What">
           <button
@@ -127,7 +156,9 @@ const stock: SheetColumn<StockRow>[] = [
         <form @submit.prevent="record">
           <label class="row">Written by <input v-model="by" data-by autocomplete="name" /></label>
           <label v-for="f in fields" :key="f.path" class="row" :class="{ wrong: errors[name(f)] }">
-            {{ f.label }}
+            <span
+              >{{ f.label }} <small v-if="say(f.help)" class="hint">{{ say(f.help) }}</small></span
+            >
             <select v-if="f.choices.length" v-model="typed[name(f)]" :data-shop="name(f)">
               <option v-for="c in f.choices" :key="c.value" :value="c.value">{{ c.label }}</option>
             </select>
@@ -143,7 +174,7 @@ const stock: SheetColumn<StockRow>[] = [
               v-model="typed[name(f)]"
               :data-shop="name(f)"
               autocomplete="off"
-              :placeholder="f.input === 'date' ? '2027-03-02' : say(f.help)"
+              :placeholder="f.input === 'date' ? 'yyyy-mm-dd' : ''"
             />
             <em v-if="errors[name(f)]" role="alert">{{ errors[name(f)] }}</em>
           </label>
@@ -170,14 +201,36 @@ const stock: SheetColumn<StockRow>[] = [
           :columns="instruments"
           copies
           data-instruments
-        />
+        >
+          <template #trace="{ row }">
+            <button v-if="row.offShare" type="button" class="bare" :data-trace="row.name" @click="trace(row)">what stands on it</button>
+          </template>
+        </SheetTable>
         <p v-else class="soft">None are written down. Papers then say that none were.</p>
+        <div v-if="traced" data-traced>
+          <p>
+            <b>{{ traced.name }}</b> was found off by {{ Math.round(1000 * traced.off) / 10 }} %. Nothing is rewritten; with that taken out:
+          </p>
+          <ul>
+            <li v-for="p in traced.papers" :key="p.number">
+              <RouterLink :to="`/rig/${p.rig}/handover/papers`">{{ p.name }}</RouterLink> {{ p.number }}, {{ p.day }}:
+              <b v-if="p.moved.length" class="severity-caution">{{
+                p.moved.map((m) => `${m.what}: ${m.was}, then ${m.becomes}`).join('; ')
+              }}</b>
+              <template v-else>every verdict stands.</template>
+            </li>
+            <li v-if="!traced.papers.length">No paper stands on it.</li>
+          </ul>
+        </div>
         <h2>Licences</h2>
         <SheetTable v-if="view.licences.length" name="Licences" :rows="view.licences" :columns="licences" copies />
         <p v-else class="soft">None are written down. Vanto holds what is entered; it does not know the law.</p>
         <h2>Stock</h2>
         <SheetTable v-if="view.stock.length" name="Stock" :rows="view.stock" :columns="stock" copies data-stock />
         <p v-else class="soft">Nothing was counted yet.</p>
+        <CrewDays />
+        <KeptRows v-if="page" :shelf="page.shelf" @off="takeOff" />
+        <AnotherLaptop v-if="page" :backups="page.backups" @read="look" />
       </section>
     </main>
     <p v-else class="body soft">{{ refused }}</p>
@@ -186,6 +239,9 @@ const stock: SheetColumn<StockRow>[] = [
 
 <style scoped src="../parts/reading.css"></style>
 <style scoped>
+.see :deep(td:last-child) {
+  white-space: nowrap;
+}
 .shop {
   min-height: 100vh;
   background: var(--sheet);
@@ -207,8 +263,16 @@ const stock: SheetColumn<StockRow>[] = [
 .body {
   display: grid;
   grid-template-columns: 320px minmax(0, 1fr);
+  grid-template-rows: auto 1fr;
   gap: 0 26px;
   padding: 14px 16px 40px;
+}
+.find {
+  padding-right: 18px;
+}
+.see {
+  grid-column: 2;
+  grid-row: 1 / span 2;
 }
 .write {
   border-right: 1px solid var(--rule);
@@ -222,6 +286,10 @@ const stock: SheetColumn<StockRow>[] = [
   border-bottom: 1px solid var(--hair);
   color: var(--soft);
   padding: 2px 0;
+}
+.hint {
+  display: block;
+  font-size: 12.5px;
 }
 .row input:not([type='checkbox']),
 .row select {
@@ -265,6 +333,14 @@ form button {
 @media (max-width: 700px) {
   .body {
     grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: none;
+  }
+  .find {
+    padding: 0;
+  }
+  .see {
+    grid-column: 1;
+    grid-row: auto;
   }
   .write {
     border: 0;

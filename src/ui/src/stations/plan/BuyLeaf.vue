@@ -6,6 +6,7 @@ import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
 import FilePick from '../../parts/FilePick.vue';
+import FromShop from '../../parts/FromShop.vue';
 import PaperLink from '../../parts/PaperLink.vue';
 import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
 import { useRig } from '../../stores/rig';
@@ -20,12 +21,12 @@ const buying = computed(() => plan.value!.buy.filter((b) => b.need > 0));
 const covered = computed(() => plan.value!.buy.filter((b) => b.need <= 0));
 const columns: SheetColumn<BuyRow>[] = [
   { key: 'name', label: 'to buy', text: (b) => b.name, wide: true },
-  { key: 'need', label: 'needed', number: true, text: (b) => amount(b.need, b.unit), width: 84 },
-  { key: 'packs', label: 'in packs', text: (b) => b.packs, width: 112 },
+  { key: 'need', label: 'needed', number: true, text: (b) => amount(b.need, b.unit), width: 76 },
+  { key: 'packs', label: 'in packs', text: (b) => b.packs, width: 88 },
   { key: 'cost', label: 'costs', number: true, text: (b) => (b.cost === null ? '–' : b.cost.toFixed(2)), width: 62 },
-  { key: 'order', label: 'order by', text: (b) => b.orderBy || `${b.leadDays} d before`, width: 92 },
-  { key: 'for', label: 'first for', text: (b) => b.neededBy, wide: true },
-  { key: 'why', label: 'asked by', text: (b) => b.changed || b.because, wide: true },
+  { key: 'order', label: 'order by', text: (b) => b.orderBy || `${b.leadDays} d before`, width: 104, whole: true },
+  { key: 'for', label: 'first for', text: (b) => b.neededBy, width: 120 },
+  { key: 'why', label: 'asked by', text: (b) => b.changed || b.because, width: 120 },
 ];
 const box: SheetColumn<BoxRow>[] = [
   { key: 'name', label: 'in the box', text: (b) => b.name, wide: true },
@@ -57,6 +58,7 @@ async function read(picked: File): Promise<void> {
           <FilePick words="Read CSV or XLSX" accept=".csv,.xlsx" @pick="read" />
         </p>
         <PaperLink :href="file('prices.csv')" kind="CSV" paper="prices">Price book</PaperLink>
+        <FromShop list="prices" />
         <AskRows v-slot="{ path }" path="/plan/prices" one="price">
           <AskField v-for="f in ['item', 'supplier', 'pack', 'price', 'leadDays', 'date']" :key="f" :path="`${path}/${f}`" />
         </AskRows>

@@ -4,6 +4,7 @@ import type { CrewDesign, OutlookDesign, OwnStepDesign, PlanStep, PlanStudyResul
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
+import FromShop from '../../parts/FromShop.vue';
 import PaperLink from '../../parts/PaperLink.vue';
 import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
 import { useLongRun } from '../../parts/longRun';
@@ -75,6 +76,7 @@ const file = (name: string) => `/api/rigs/${rig.id}/plan/${name}`;
         >
           <AskField v-for="f in ['name', 'licence', 'flammable', 'helper', 'rateH']" :key="f" :path="`${path}/${f}`" />
         </AskRows>
+        <FromShop list="crew" />
       </AskGroup>
       <AskGroup title="How" :open="false" :paths="under('method', ...method)" />
       <AskGroup

@@ -4,6 +4,7 @@ import type { ToolCostRow, ToolRow } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
+import FromShop from '../../parts/FromShop.vue';
 import PaperLink from '../../parts/PaperLink.vue';
 import { shown } from '../../parts/show';
 import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
@@ -41,6 +42,7 @@ const costs: SheetColumn<ToolCostRow>[] = [
         <AskRows v-slot="{ path }" path="/plan/toolCosts" one="tool">
           <AskField v-for="f in ['tool', 'dayPrice', 'price', 'jobs', 'way']" :key="f" :path="`${path}/${f}`" />
         </AskRows>
+        <FromShop list="tools" />
       </AskGroup>
       <PaperLink :href="`/api/rigs/${rig.id}/plan/days.pdf`" kind="PDF" paper="pdf">Pick list</PaperLink>
     </template>

@@ -6,6 +6,7 @@ import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
 import FilePick from '../../parts/FilePick.vue';
+import FromShop from '../../parts/FromShop.vue';
 import { useRig } from '../../stores/rig';
 
 /** Units of one's own, typed from their plates or read from a table. */
@@ -49,6 +50,7 @@ async function read(file: File): Promise<void> {
       <a class="plain" :href="`/api/rigs/${rig.id}/units.csv?catalogue=true`" download>save the catalogue</a>
       <FilePick words="read CSV" accept=".csv" data-csv @pick="read" />
     </p>
+    <FromShop list="units" />
     <ul v-if="errors.length" class="severity-stop" role="alert">
       <li v-for="e in errors" :key="e">{{ e }}</li>
     </ul>

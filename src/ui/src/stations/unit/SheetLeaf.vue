@@ -7,6 +7,7 @@ import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import AskRows from '../../parts/AskRows.vue';
 import FilePick from '../../parts/FilePick.vue';
+import FromShop from '../../parts/FromShop.vue';
 import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
 import { shown } from '../../parts/show';
 import { useRig, valueAt } from '../../stores/rig';
@@ -103,6 +104,9 @@ const pages = computed(() => (begun.value ? (rig.design!.unit.sheets[sheet.value
           </AskRows>
         </AskGroup>
       </template>
+      <AskGroup title="The shop's sheets" :open="false">
+        <FromShop list="sheets" :only="rig.design!.unit.chosen" />
+      </AskGroup>
     </template>
     <template #act>
       <p class="acts" data-sheet-acts>
