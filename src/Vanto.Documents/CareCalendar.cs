@@ -12,15 +12,15 @@ public static class CareCalendar
 
     /// <summary>Writes it.</summary>
     /// <param name="care">Those with a date.</param>
-    /// <param name="code">Of the job; part of the names of the entries.</param>
-    public static string Write(IEnumerable<CareRow> care, string code)
+    /// <param name="rig">Code of the job or name of the rig in the store: entries of two rigs never have one name.</param>
+    public static string Write(IEnumerable<CareRow> care, string rig)
     {
         var calendar = new Ical.Net.Calendar { ProductId = "-//Vanto//care//EN" };
         foreach (var row in care.Where(c => c.Due is not null))
         {
             var entry = new CalendarEvent
             {
-                Uid = $"{row.Id}@{(code.Length > 0 ? code : "rig")}.vanto",
+                Uid = $"{row.Id}@{rig}.vanto",
                 Summary = row.Words,
                 Description = row.How,
                 Start = new CalDateTime(row.Due!.Value.Year, row.Due.Value.Month, row.Due.Value.Day),

@@ -105,12 +105,13 @@ public static class HandoverPdf
     private static void Tiles(SheetPages pages, IReadOnlyList<SheetLine> lines, UnitSystem units, float left)
     {
         const float column = 128;
-        pages.Row(36, y =>
+        pages.Row(lines.Any(l => l.Beside.Template.Length > 0) ? 48 : 36, y =>
         {
             foreach (var (line, i) in lines.Select((l, i) => (l, i)))
             {
                 pages.At(line.Label.InUnits(units), 10, left + i * column, y + 10, SheetPages.Soft);
                 pages.At(line.Value.InUnits(units), 13, left + i * column, y + 26, SheetPages.Ink, bold: true);
+                pages.At(line.Beside.InUnits(units), 9, left + i * column, y + 38, SheetPages.Soft);
             }
         });
     }

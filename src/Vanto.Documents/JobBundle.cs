@@ -3,12 +3,17 @@ using System.IO.Compression;
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using CsvHelper;
 using CsvHelper.Configuration;
 using Vanto.Core.Quantities;
+using Vanto.Core.Exchange;
 using Vanto.Core.Stations;
 
 namespace Vanto.Documents;
+
+/// <summary>A record as it lies in a bundle.</summary>
+public sealed record BundledRecord(Guid Id, DateTimeOffset At, string By, Guid? Corrects, string Kind, JsonObject Values, string? Stamp = null);
 
 /// <summary>A rig in open files: any program reads them, and their sums tell whether they are whole.</summary>
 public static class JobBundle
@@ -18,21 +23,40 @@ public static class JobBundle
 
     private const string Manifest = "manifest.json";
 
+    /// <summary>A line of the sums: 64 hex digits, two blanks, the path.</summary>
+    private const int PathAt = 66;
+
     /// <summary>How to read it without this program.</summary>
-    public const string Readme = "This is a rig's job in open files: JSON, CSV (RFC 4180), iCalendar, PDF, JPEG.\n"
+    public const string Readme = "This is a rig's job in open files: JSON, CSV (RFC 4180), iCalendar, PDF, JPEG, SVG, DXF, EPW.\n"
         + "Values are SI; the names of fields end in their units.\n"
         + "To see whether all is whole: sha256sum -c SHA256SUMS\n";
 
     /// <summary>The log as it was written.</summary>
-    public static byte[] Events(IReadOnlyList<StationRecord> records) => JsonSerializer.SerializeToUtf8Bytes(records.Select(r => new
+    /// <param name="records">In their order.</param>
+    /// <param name="kindOf">The kind of each.</param>
+    /// <param name="stamps">Where in whose log each was written, of those that say so.</param>
+    public static byte[] Events(IReadOnlyList<StationRecord> records, Func<StationRecord, RecordKind> kindOf,
+        IReadOnlyDictionary<Guid, EventStamp> stamps) => JsonSerializer.SerializeToUtf8Bytes(records.Select(r =>
+            new BundledRecord(r.Id, r.At, r.By, r.Corrects, kindOf(r).Name, kindOf(r).Write(r), stamps.GetValueOrDefault(r.Id)?.ToString())), Written);
+
+    /// <summary>The log of a bundle.</summary>
+    /// <exception cref="InvalidDataException">It is none.</exception>
+    public static IReadOnlyList<BundledRecord> Events(byte[] content)
     {
-        id = r.Id,
-        at = r.At,
-        by = r.By,
-        corrects = r.Corrects,
-        kind = r.GetType().Name.Replace("Record", "", StringComparison.Ordinal),
-        values = JsonSerializer.SerializeToElement(r.Values, r.Values.GetType(), DesignJson.Options),
-    }), new JsonSerializerOptions { WriteIndented = true });
+        try
+        {
+            return JsonSerializer.Deserialize<List<BundledRecord>>(content, Written) ?? [];
+        }
+        catch (JsonException e)
+        {
+            throw new InvalidDataException($"its log cannot be read: {e.Message}");
+        }
+    }
+
+    private static readonly JsonSerializerOptions Written = new(JsonSerializerDefaults.Web) { WriteIndented = true };
+
+    /// <summary>Most that a bundle holds when it is unpacked, bytes.</summary>
+    public const long Largest = 1L << 30;
 
     /// <summary>Every number that was read, one a row.</summary>
     public static byte[] Csv(IReadOnlyList<StationRecord> records, string code)
@@ -87,21 +111,42 @@ public static class JobBundle
 
     /// <summary>What is wrong with an archive; nothing where all of it is whole.</summary>
     /// <exception cref="InvalidDataException">It is no archive, has a path that leads out of it, or has no sums.</exception>
-    public static IReadOnlyList<string> Faults(byte[] archive)
+    public static IReadOnlyList<string> Faults(byte[] archive) => Faults(Unpacked(archive));
+
+    /// <summary>Files of an archive whose sums all stand.</summary>
+    /// <exception cref="InvalidDataException">It is no archive, too large, has a path that leads out of it, no sums, or is not whole.</exception>
+    public static IReadOnlyDictionary<string, byte[]> Read(byte[] archive)
+    {
+        var content = Unpacked(archive);
+        return Faults(content) is [var fault, ..] ? throw new InvalidDataException(fault) : content;
+    }
+
+    private static Dictionary<string, byte[]> Unpacked(byte[] archive)
     {
         using var zip = new ZipArchive(new MemoryStream(archive), ZipArchiveMode.Read);
         if (zip.Entries.Any(e => e.FullName.Contains("..", StringComparison.Ordinal) || e.FullName.StartsWith('/') || e.FullName.Contains(':')))
             throw new InvalidDataException("a path in it leads out of the archive");
-        var content = zip.Entries.ToDictionary(e => e.FullName, e =>
+        if (zip.Entries.Select(e => e.FullName).Distinct().Count() < zip.Entries.Count)
+            throw new InvalidDataException("a file stands in it twice");
+        if (zip.Entries.Sum(e => e.Length) > Largest)
+            throw new InvalidDataException("it is too large");
+        return zip.Entries.ToDictionary(e => e.FullName, e =>
         {
             using var from = e.Open();
             using var to = new MemoryStream();
             from.CopyTo(to);
             return to.ToArray();
         });
+    }
+
+    private static IReadOnlyList<string> Faults(Dictionary<string, byte[]> content)
+    {
         if (!content.TryGetValue(Sums, out var sums))
             throw new InvalidDataException("it has no sums");
-        var told = Encoding.UTF8.GetString(sums).Split('\n', StringSplitOptions.RemoveEmptyEntries).ToDictionary(l => l[66..], l => l[..64]);
+        var lines = Encoding.UTF8.GetString(sums).Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        if (Array.Exists(lines, l => l.Length <= PathAt) || lines.Select(l => l[PathAt..]).Distinct().Count() < lines.Length)
+            throw new InvalidDataException("its sums cannot be read");
+        var told = lines.ToDictionary(l => l[PathAt..], l => l[..64]);
         return
         [
             .. told.Where(t => !content.ContainsKey(t.Key)).Select(t => $"{t.Key} is missing"),

@@ -6,9 +6,10 @@ namespace Vanto.Core.Handover;
 
 /// <summary>How long the battery lasts from this moment on.</summary>
 /// <param name="Words">Until when, as it is.</param>
-/// <param name="Ways">The same two and four degrees warmer, and with the unit off.</param>
+/// <param name="State">Stop within the hour, caution within the day.</param>
+/// <param name="Ways">As it is, and two and four degrees warmer.</param>
 /// <param name="Off">What goes off, in this order.</param>
-public sealed record FromNowView(Phrase Words, IReadOnlyList<FromNowWay> Ways, IReadOnlyList<string> Off);
+public sealed record FromNowView(Phrase Words, StationState State, IReadOnlyList<FromNowWay> Ways, IReadOnlyList<string> Off);
 
 /// <summary>One way to go on.</summary>
 /// <param name="Hours">Until the charge that is kept; nothing where it lasts the day.</param>
@@ -48,9 +49,13 @@ public static class FromNow
         var (before, after) = LimitedPower.Order(inputs.Survey);
         return new FromNowView(first.Hours is not { } left ? Phrase.Of($"It lasts the day round.")
             : left <= 0 ? Phrase.Of($"It is down to the charge that is kept: switch off now.")
-            : Phrase.Of($"Until {first.UntilHour!.Value:HourOfDay}: {left:Hours} from now."), ways,
+            : Phrase.Of($"Until {first.UntilHour!.Value:HourOfDay}: {left:Hours} from now."),
+            first.Hours is null ? StationState.Passed : first.Hours < SoonHours ? StationState.Stop : StationState.Caution, ways,
             [.. before.Select(d => d.Device.Name), "the air conditioner set two degrees warmer", "the air conditioner", .. after.Select(d => d.Device.Name)]);
     }
 
+    /// <summary>So near to the charge that is kept it is reached: half of what a series shows.</summary>
     private const double Enough = 0.002;
+
+    private const double SoonHours = 1;
 }

@@ -20,6 +20,8 @@ public sealed record HandoverDesign : DesignPart
     [Ask("For")] public string Owner { get; init; } = "";
     [Ask("Remarks", Longest = 8000)] public string Remarks { get; init; } = "";
     [Ask("Code of the job", Longest = 12, Help = "made when the first paper is issued")] public string Code { get; init; } = "";
+    [Ask("The owner may say on the page that the filter was washed", Help = "counts for the care dates, shown as told and not seen")]
+    public bool OwnerReports { get; init; }
 }
 
 /// <summary>The owner's sheet and the papers.</summary>
@@ -34,6 +36,9 @@ public sealed record HandoverAssessment(Verdict Verdict, IReadOnlyList<Finding> 
     public IReadOnlyList<Finding> Unseen { get; init; } = [];
 
     public IReadOnlyList<BuiltRow> Built { get; init; } = [];
+
+    /// <summary>How the leaves beside the guide stand.</summary>
+    public IReadOnlyDictionary<string, StationState> Leaves { get; init; } = new Dictionary<string, StationState>();
 
     /// <summary>Papers that were issued, the newest first.</summary>
     public IReadOnlyList<PaperRow> Papers { get; init; } = [];
@@ -64,8 +69,8 @@ public sealed class HandoverStation : Station<HandoverAssessment>
     /// <inheritdoc />
     public override IReadOnlyList<Type> Reads =>
     [
-        typeof(SurveyDesign), typeof(UnitDesign), typeof(StartDesign), typeof(HandoverDesign), typeof(SeenRecord),
-        typeof(BuiltRecord), typeof(PaperRecord), .. Certified,
+        typeof(SurveyDesign), typeof(UnitDesign), typeof(StartDesign), typeof(EnergyDesign), typeof(WiringDesign), typeof(HandoverDesign),
+        typeof(SeenRecord), typeof(BuiltRecord), typeof(PaperRecord), .. Certified,
     ];
 
     /// <summary>Records that papers certify: what is written after a paper makes it stale.</summary>
@@ -98,6 +103,7 @@ public sealed class HandoverStation : Station<HandoverAssessment>
             Install = install,
             PullDown = unit.PullDown,
             ReserveSoc = job.Design<StartDesign>().ReserveSoc,
+            SetpointC = job.Design<EnergyDesign>().SetpointC,
         });
         var blocks = SheetBlock.Together([First, .. job.Sheet, .. guide]);
         var stops = job.Findings.Count(f => f.Level == Severity.Stop);
@@ -117,8 +123,8 @@ public sealed class HandoverStation : Station<HandoverAssessment>
                 : missing > 0 ? Phrase.Of($"Take the remaining {missing} readings in Commission.")
                 : Phrase.Of($"All readings are taken and no stop is open."));
         var seen = job.Records<SeenRecord>().Standing();
-        var built = unit is null ? [] : AsBuilt.Of(job.Records<BuiltRecord>(), job.Find<LayoutAssessment>(), wiring, survey.Sources,
-            UnitSheets.Known(job.Design<UnitDesign>(), unit.Unit).Circuit, unit.Unit);
+        var built = unit is null ? [] : AsBuilt.Of(job.Records<BuiltRecord>(), job.Find<LayoutAssessment>(), wiring, survey,
+            job.Design<WiringDesign>(), UnitSheets.Known(job.Design<UnitDesign>(), unit.Unit).Circuit, unit.Unit);
         var ready = Readiness.Of(job.Findings, seen, commission, wiring, install, built);
         var told = seen.Select(s => s.Readings.Code).ToHashSet();
         var papers = Handover.Papers.Of(job.Records<PaperRecord>(), [.. Certified.SelectMany(t => job.RecordsOf(t))]);
@@ -129,6 +135,15 @@ public sealed class HandoverStation : Station<HandoverAssessment>
             Unseen = [.. job.Findings.Where(f => f.Level == Severity.Caution && !told.Contains(f.Code)).DistinctBy(f => f.Code)],
             Built = built,
             Papers = papers,
+            Leaves = new Dictionary<string, StationState>
+            {
+                ["ready"] = met == ready.Count ? StationState.Passed : StationState.Open,
+                ["built"] = built.Any(b => b.Level >= Severity.Caution) ? StationState.Caution
+                    : built.All(b => b.Confirmed) ? StationState.Passed : StationState.Open,
+                ["papers"] = papers.Any(p => p is { Standing: true, Stale: true }) ? StationState.Caution
+                    : papers.Count > 0 ? StationState.Passed : StationState.Open,
+                ["now"] = StationState.Open,
+            },
             Answers = new Dictionary<string, Phrase>
             {
                 ["owner"] = verdict.Headline,

@@ -17,6 +17,9 @@ public sealed record GuideFacts(SurveyDesign Survey, AcUnit Unit)
     public InstallAssessment? Install { get; init; }
     public PullDownView? PullDown { get; init; }
     public double ReserveSoc { get; init; }
+
+    /// <summary>Held at night.</summary>
+    public double SetpointC { get; init; }
 }
 
 /// <summary>What the owner needs to know beside what each station prints: the way down, day by day, before driving, what is still to do.</summary>
@@ -44,8 +47,8 @@ public static class OwnersGuide
         if (!f.Survey.Sources.Battery.Fitted || f.Energy is not { Owner: [_, _, ..] owner })
             return [];
         var table = owner.Select(o => (o.SetpointC, o.MeanW)).OrderBy(t => t.SetpointC).ToList();
-        var normal = table[0].MeanW;
-        var warmer = table.Where(t => t.SetpointC >= table[0].SetpointC + WarmerK).Select(t => (double?)t.MeanW).FirstOrDefault() ?? table[^1].MeanW;
+        double At(double celsius) => table.MinBy(t => Math.Abs(t.SetpointC - celsius)).MeanW;
+        var (normal, warmer) = (At(f.SetpointC), At(f.SetpointC + WarmerK));
         var inverter = f.Survey.Sources.Inverter;
         var (efficiency, idle) = f.Unit.IsDc || !inverter.Fitted ? (1, 0.0)
             : (TypicalEfficiency, inverter.IdleW ?? InverterLosses.IdleShare * inverter.RatedW);

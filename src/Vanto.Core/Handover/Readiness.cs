@@ -73,9 +73,8 @@ public static class Readiness
             var passed = tests.Count(t => t is { State: StepState.Passed, Locked: false });
             Add("tests", "Tests before power", passed == tests.Count, Phrase.Of($"{passed} of {tests.Count} passed"), "wiring", "tests");
         }
-        if (install is { Steps.Count: > 0 })
+        if (install?.Steps.Where(s => s.PhotoSlot.Length > 0 && s.State == SiteState.Done).ToList() is { Count: > 0 } asked)
         {
-            var asked = install.Steps.Where(s => s.PhotoSlot.Length > 0 && s.State == SiteState.Done).ToList();
             var without = asked.Where(s => s.Photos.Count == 0).ToList();
             Add("photos", "Photographs of what is out of sight now", without.Count == 0, without.Count == 0 ? Phrase.Empty
                 : Phrase.Of($"{without.Count} of {asked.Count} are missing, first: {without[0].Name}"), "install", "steps");

@@ -9,12 +9,13 @@ public sealed record MoveStep(string Id, string Words, string Why, StationState 
 
 /// <summary>Moving a unit to another place: shut, undo, carry, join, prove, run.</summary>
 /// <param name="ChargeKnown">The valves were shut before anything was opened, so the charge is still the plate's.</param>
-public sealed record MoveView(IReadOnlyList<MoveStep> Steps, StationState State, Phrase Words, bool ChargeKnown);
+/// <param name="StartedOn">Days on which a moved unit was started: what is normal begins anew there.</param>
+public sealed record MoveView(IReadOnlyList<MoveStep> Steps, StationState State, Phrase Words, bool ChargeKnown, IReadOnlyList<DateOnly> StartedOn);
 
 /// <summary>The order in which a unit is moved, and what must be written down before. Common practice; two hours where both places are prepared.</summary>
 public static class Moving
 {
-    private const string Shut = "valves-shut", Undo = "lines-apart";
+    private const string Shut = "valves-shut", Undo = "lines-apart", Started = "started";
 
     private static readonly (string Id, string Words, string Why)[] Order =
     [
@@ -32,7 +33,7 @@ public static class Moving
         ("joined", "Joined, cable made longer in a box", "a splice in the open air fails first"),
         ("proved", "Proved anew, as Commission says", "every joint that was apart is a new joint"),
         ("released", "Valves open, soap at every joint", "a slow leak shows in one to three months"),
-        ("started", "Started, readings beside those of before", "a wire or a valve that was forgotten shows here"),
+        (Started, "Started, readings beside those of before", "a wire or a valve that was forgotten shows here"),
         ("papers", "Label, guide and papers issued anew; warranty looked at", "some warranties end with a move"),
     ];
 
@@ -58,6 +59,7 @@ public static class Moving
         var next = steps.Find(s => s.State == StationState.Open);
         return (new MoveView(steps, early ? StationState.Stop : done.Count == 0 ? StationState.Open : next is null ? StationState.Passed : StationState.Open,
             done.Count == 0 ? Phrase.Of($"No move is begun. First: {Order[0].Words}.")
-                : early ? findings[0].Words : next is null ? Phrase.Of($"Moved, proved and running.") : Phrase.Of($"Next: {next.Words}."), !early), findings);
+                : early ? findings[0].Words : next is null ? Phrase.Of($"Moved, proved and running.") : Phrase.Of($"Next: {next.Words}."), !early,
+            [.. standing.Where(r => r.Readings is { Step: Started, Void: false }).Select(r => DateOnly.FromDateTime(r.At.UtcDateTime))]), findings);
     }
 }

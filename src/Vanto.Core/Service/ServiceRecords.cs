@@ -10,7 +10,7 @@ public enum VisitReason { [Called("care that was due")] Due, [Called("a call")] 
 /// <summary>A visit as typed.</summary>
 public sealed record VisitValues : DesignPart
 {
-    [Ask("Day", Date = true, Help = "empty is today")] public string Day { get; init; } = "";
+    [Ask("Day", Date = true, Help = "today")] public string Day { get; init; } = "";
     [Ask("Because of")] public VisitReason Reason { get; init; } = VisitReason.Due;
     [Ask("Care done", Longest = 200, Help = "names with commas")] public string Done { get; init; } = "";
     [Ask("Found", Longest = 1000)] public string Found { get; init; } = "";
@@ -31,7 +31,7 @@ public sealed record VisitRecord(Guid Id, DateTimeOffset At, string By, VisitVal
 /// <summary>Readings of a running unit, for its trend.</summary>
 public sealed record TrendValues : DesignPart
 {
-    [Ask("Day", Date = true, Help = "empty is today")] public string Day { get; init; } = "";
+    [Ask("Day", Date = true, Help = "today")] public string Day { get; init; } = "";
     [Field(QuantityKind.Number, 0, 2000, Label = "Minutes it had run without a stop", Optional = true)] public double? RanMin { get; init; }
     [Field(QuantityKind.Temperature, -30, 60, Label = "Air outdoors", Optional = true)] public double? OutdoorC { get; init; }
     [Field(QuantityKind.TemperatureDifference, 0, 40, Label = "Air in less air out", Optional = true)] public double? SplitK { get; init; }
@@ -61,7 +61,7 @@ public enum PartReason { [Called("failed")] Failed, [Called("worn")] Worn, [Call
 /// <summary>A part replaced, as typed.</summary>
 public sealed record PartValues : DesignPart
 {
-    [Ask("Day", Date = true, Help = "empty is today")] public string Day { get; init; } = "";
+    [Ask("Day", Date = true, Help = "today")] public string Day { get; init; } = "";
     [Ask("Part")] public PartClass Part { get; init; } = PartClass.Other;
     [Ask("Because it")] public PartReason Reason { get; init; } = PartReason.Failed;
     [Ask("Old number", Longest = 60)] public string OldSerial { get; init; } = "";
@@ -85,7 +85,7 @@ public enum ChargeKind
 /// <summary>Refrigerant moved, as typed. Nothing is let off: what is lost is added later.</summary>
 public sealed record ChargeValues : DesignPart
 {
-    [Ask("Day", Date = true, Help = "empty is today")] public string Day { get; init; } = "";
+    [Ask("Day", Date = true, Help = "today")] public string Day { get; init; } = "";
     [Ask("It")] public ChargeKind Kind { get; init; } = ChargeKind.Added;
     [Field(QuantityKind.Mass, 0.001, 50, Label = "How much", Optional = true)] public double? Kg { get; init; }
     [Ask("Refrigerant")] public RefrigerantKind Refrigerant { get; init; } = RefrigerantKind.R32;

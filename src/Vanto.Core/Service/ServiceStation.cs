@@ -57,6 +57,9 @@ public sealed record ServiceAssessment(Verdict Verdict, IReadOnlyList<Finding> F
         "Filter and coil: iced up or dirty, the tray overflows. Wash, dry, start, look after half an hour.",
     ];
 
+    /// <summary>Leaves that know nothing yet; the others stand as their findings do.</summary>
+    public IReadOnlyDictionary<string, StationState> Leaves { get; init; } = new Dictionary<string, StationState>();
+
     /// <inheritdoc />
     public IReadOnlyDictionary<string, Phrase> Answers { get; init; } = new Dictionary<string, Phrase>();
 }
@@ -96,7 +99,7 @@ public sealed class ServiceStation : Station<ServiceAssessment>
         var visits = job.Records<VisitRecord>().Standing().Select(r => (Record: r, Day: Days.Of(r.Readings.Day, r.At))).OrderBy(v => v.Day).ToList();
         var parts = job.Records<PartRecord>().Standing().Select(r => (Record: r, Day: Days.Of(r.Readings.Day, r.At))).ToList();
         var (move, moveFindings) = Moving.Of(job.Records<MoveRecord>());
-        var moved = visits.Where(v => v.Record.Readings.Reason == VisitReason.Moved).Select(v => v.Day).ToList();
+        var moved = visits.Where(v => v.Record.Readings.Reason == VisitReason.Moved).Select(v => v.Day).Concat(move.StartedOn).ToList();
         var (trends, trendFindings) = Service.Trends.Of(job.Records<TrendRecord>(), [.. parts.Select(p => (p.Day, p.Record.Readings.Part))], moved);
         var circuit = UnitSheets.Known(job.Design<UnitDesign>(), unit).Circuit;
         var (charge, chargeFindings) = RefrigerantBook.Of(job.Records<ChargeRecord>().Standing(), circuit.Refrigerant, circuit.ChargeKg);
@@ -121,6 +124,11 @@ public sealed class ServiceStation : Station<ServiceAssessment>
             Warranty = dates,
             Move = move,
             Life = Life(visits, parts, charge, design),
+            Leaves = new[]
+            {
+                ("life", visits.Count + parts.Count == 0), ("trends", trends.Count == 0), ("charge", charge.Kg is null && chargeFindings.Count == 0),
+                ("warranty", dates.Count == 0), ("moving", move.State == StationState.Open),
+            }.Where(l => l.Item2).ToDictionary(l => l.Item1, _ => StationState.Open),
             Answers = new Dictionary<string, Phrase>
             {
                 ["care"] = first,
@@ -129,7 +137,7 @@ public sealed class ServiceStation : Station<ServiceAssessment>
                     ? Phrase.Of($"Nothing was read yet. Fifteen minutes of running, then write it down.") : Phrase.Of($"Nothing drifts that can be seen.")),
                 ["charge"] = charge.Kg is { } kg ? Phrase.Of($"{kg:Mass} by the book.") : Phrase.Of($"The charge is not in the unit's sheet and not weighed."),
                 ["warranty"] = dates.Count == 0 ? Phrase.Of($"Write down from when it runs.")
-                    : Phrase.Of($"It {dates[0].What} on {Days.Text(dates[0].Day)}."),
+                    : Phrase.Of($"It {string.Join(", ", dates.Select(d => $"{d.What} on {Days.Text(d.Day)}"))}."),
                 ["moving"] = move.Words,
             },
         };

@@ -40,12 +40,15 @@ public static class ServiceTasks
     /// <summary>No date is looked for beyond so many days.</summary>
     public const int MostDays = 3650;
 
+    /// <summary>The care that an owner tells of.</summary>
+    public const string Filter = "filter";
+
     private const double Slack = 1e-9;
 
     /// <summary>All of them.</summary>
     public static IReadOnlyList<ServiceTask> All { get; } =
     [
-        new("filter", "Wash the indoor filter", 60, 300, null, true, false, true,
+        new(Filter, "Wash the indoor filter", 60, 300, null, true, false, true,
             "Unit off. Slide the filter out, wash it lukewarm, let it dry in the shade. Never run without it."),
         new("drain", "Clear drain and trap, pump tray and intake", 120, 600, null, true, false, true,
             "Pour a litre into the tray: it must run out outdoors. Water on the wall: unit off, wet vacuum on the end of the drain."),

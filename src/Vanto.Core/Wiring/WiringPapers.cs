@@ -30,12 +30,12 @@ public static class WiringPapers
                 b.Wire?.AmpacityA is > 0 and var carries ? b.NeedA / carries : 0, b.Ruling),
         };
         if (battery is not null)
-            rows.Add(new CircuitRow(rows.Count + 1, "inverter", "battery", s.Sources.Battery.BankV, battery.Circuit.Amps, battery.Circuit.FuseA,
+            rows.Add(new CircuitRow(rows.Count + 1, CircuitRow.Inverter, "battery", s.Sources.Battery.BankV, battery.Circuit.Amps, battery.Circuit.FuseA,
                 Calls.Name(s.Design.Battery.Fuse), battery.Circuit.Cable, Calls.Name(EarthConductor.OfInverter(
                     BatteryPlan.Size(s))), s.Sources.Battery.CableM, battery.DropShare,
                 battery.Circuit.AmpacityA > 0 ? battery.NeedA / battery.Circuit.AmpacityA : 0, "current for hours, and the drop"));
         if (pv is not null)
-            rows.Add(new CircuitRow(rows.Count + 1, "modules", "roof", pv.ColdV, pv.MostA, pv.FusesNeeded ? pv.FuseA : null,
+            rows.Add(new CircuitRow(rows.Count + 1, CircuitRow.Modules, "roof", pv.ColdV, pv.MostA, pv.FusesNeeded ? pv.FuseA : null,
                 pv.FusesNeeded ? "a fuse in each string" : "no string fuse asked", pv.WireName, "frames to earth", s.Design.Pv.CableM, pv.DropShare,
                 pv.WireBears ? pv.DropShare / 0.02 : 1.01, "1.25 · 1.25 · short-circuit current"));
         if (s.BetweenM is { } between)

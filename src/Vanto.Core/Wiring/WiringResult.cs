@@ -65,7 +65,14 @@ public sealed record PowerTestRow(PowerStep Step, string Name, StepState State, 
 /// <param name="Used">Current over what the wire carries.</param>
 /// <param name="Rule">Which rule decides.</param>
 public sealed record CircuitRow(int No, string Name, string From, double Volts, double Amps, double? DeviceA, string Device, string Wire, string Earth,
-    double LengthM, double DropShare, double Used, string Rule);
+    double LengthM, double DropShare, double Used, string Rule)
+{
+    /// <summary>Name of the circuit between bank and inverter.</summary>
+    internal const string Inverter = "inverter";
+
+    /// <summary>Name of the modules' circuit.</summary>
+    internal const string Modules = "modules";
+}
 
 /// <summary>A state of the sources and its ties of neutral to earth.</summary>
 public sealed record BondRow(string State, IReadOnlyList<string> Ties, Severity? Level, Phrase Words);

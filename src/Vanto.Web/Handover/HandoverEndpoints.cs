@@ -7,13 +7,14 @@ using QRCoder;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Handover;
-using Vanto.Core.Job;
 using Vanto.Core.Quantities;
+using Vanto.Core.Service;
 using Vanto.Core.Unit;
 using Vanto.Documents;
 using Vanto.Storage;
 using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
+using Vanto.Web.Shop;
 
 namespace Vanto.Web.Handover;
 
@@ -34,7 +35,6 @@ public static class HandoverEndpoints
             await papers.Issue(id, asked) is { } issued ? TypedResults.Ok(issued) : TypedResults.NotFound()).WithTags("handover");
         api.MapGet("/rigs/{id:guid}/papers/{number}.pdf", Paper).WithTags("handover");
         api.MapGet("/rigs/{id:guid}/label.pdf", Label).WithTags("handover");
-        api.MapGet("/rigs/{id:guid}/bundle.zip", Bundle).WithTags("handover");
         api.MapGet("/rigs/{id:guid}/handover/now", Now).WithTags("handover");
     }
 
@@ -44,15 +44,47 @@ public static class HandoverEndpoints
         _ => new FixedWindowRateLimiterOptions { PermitLimit = MostAMinute, Window = TimeSpan.FromMinutes(1) });
 
     /// <summary>Maps the page behind the label, for whoever holds its key.</summary>
-    public static void MapPublicGuide(this IEndpointRouteBuilder app) =>
+    public static void MapPublicGuide(this IEndpointRouteBuilder app)
+    {
         app.MapGet("/h/{code}", PublicPage).RequireRateLimiting(Limit).ExcludeFromDescription();
+        app.MapPost("/h/{code}", Reported).RequireRateLimiting(Limit).ExcludeFromDescription();
+    }
 
     /// <summary>A wrong code and a wrong key are answered alike, after the same comparison.</summary>
     private static async Task<IResult> PublicPage(string code, string? k, RigLog log, HttpContext http)
     {
+        Guarded(http);
+        return await Guide(code, k, log) is var (rig, guide) && await log.Photo(rig, guide.Readings.PageSha256) is { } page
+            ? Results.Bytes(page.Content, "text/html; charset=utf-8") : NoGuide;
+    }
+
+    /// <summary>The owner tells that the filter was washed: written down as told, once a day, and only while the shop lets them.</summary>
+    private static async Task<IResult> Reported(string code, string? k, RigLog log, RigDesk desk, ShopDesk shop, TimeProvider clock, HttpContext http)
+    {
+        Guarded(http);
+        if (await Guide(code, k, log) is not var (rig, _) || await desk.View(rig) is not { Design.Handover.OwnerReports: true } view)
+            return NoGuide;
+        var today = shop.Today.ToString("O", CultureInfo.InvariantCulture);
+        if (!view.Records.OfType<VisitRecord>().Any(v => v.Readings.ByOwner && v.Readings.Day == today))
+            await desk.Record(rig, [new VisitRecord(Guid.CreateVersion7(), clock.GetUtcNow(), "the owner, on the page",
+                new VisitValues { Day = today, Done = ServiceTasks.Filter, ByOwner = true }, null)], null);
+        return Results.Bytes(Encoding.UTF8.GetBytes(PublicGuide.Thanks), "text/html; charset=utf-8");
+    }
+
+    private static readonly IResult NoGuide = Results.Text("There is no such guide.", "text/plain", statusCode: StatusCodes.Status404NotFound);
+
+    private static void Guarded(HttpContext http)
+    {
         http.Response.Headers.CacheControl = "no-store";
         http.Response.Headers["X-Robots-Tag"] = "noindex";
-        http.Response.Headers.ContentSecurityPolicy = "default-src 'none'; style-src 'unsafe-inline'";
+        http.Response.Headers.ContentSecurityPolicy =
+            "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+        // Of its own form a browser says the origin only so.
+        http.Response.Headers["Referrer-Policy"] = "same-origin";
+    }
+
+    private static async Task<(Guid Rig, PaperRecord Guide)?> Guide(string code, string? k, RigLog log)
+    {
         var given = SHA256.HashData(Encoding.UTF8.GetBytes(k ?? ""));
         var asked = code.ToUpperInvariant();
         (Guid Rig, PaperRecord? Guide) found = default;
@@ -61,10 +93,7 @@ public static class HandoverEndpoints
                 found = (rig.Id, (await log.Records(rig.Id)).Where(r => r.Kind == PaperRecord.Kind.Name).Select(r => (PaperRecord)PaperRecord.Kind.Read(
                     new(r.Id, r.At, r.By, r.Corrects), System.Text.Json.Nodes.JsonNode.Parse(r.Body)!)).LastOrDefault(p => p.Readings.Kind == PaperKind.Guide));
         var kept = found.Guide is { Readings: { Revoked: false, KeySha256.Length: 64 } values } ? Convert.FromHexString(values.KeySha256) : new byte[32];
-        var fits = CryptographicOperations.FixedTimeEquals(given, kept);
-        if (!fits || found.Guide is null || await log.Photo(found.Rig, found.Guide.Readings.PageSha256) is not { } page)
-            return Results.Text("There is no such guide.", "text/plain", statusCode: StatusCodes.Status404NotFound);
-        return Results.Bytes(page.Content, "text/html; charset=utf-8");
+        return CryptographicOperations.FixedTimeEquals(given, kept) && found.Guide is { } guide ? (found.Rig, guide) : null;
     }
 
     private static string JobCodeOf(string design) =>
@@ -121,32 +150,6 @@ public static class HandoverEndpoints
 
     private static string Second(RigView view) => view.Design.Survey.Sources is { Inverter.Fitted: true, Battery.Fitted: true } or { Generator.Fitted: true }
         ? " · also fed from inverter or generator: isolate both" : "";
-
-    /// <summary>Everything of a rig in open files, with their sums.</summary>
-    private static async Task<Results<FileContentHttpResult, NotFound>> Bundle(Guid id, RigDesk desk, RigLog log, TimeProvider clock)
-    {
-        if (await desk.View(id) is not { } view)
-            return TypedResults.NotFound();
-        var files = new SortedDictionary<string, byte[]>(StringComparer.Ordinal)
-        {
-            ["job/job.json"] = Encoding.UTF8.GetBytes(JobFile.Write(view.Design, indented: true)),
-            ["record/events.json"] = JobBundle.Events(view.Records),
-            ["readings/records.csv"] = JobBundle.Csv(view.Records, view.Design.Handover.Code),
-            ["README.txt"] = Encoding.UTF8.GetBytes(JobBundle.Readme),
-        };
-        foreach (var paper in view.Records.OfType<PaperRecord>())
-            if (await log.Photo(id, paper.Readings.Sha256) is { } file)
-                files[$"record/certificates/{paper.Readings.Number}.pdf"] = file.Content;
-        if (view.Assessment.Handover is { } sheet)
-            files["guide/guide.pdf"] = HandoverPdf.Render(view.Design, PublicGuide.Whole(sheet, view.Assessment.Service), view.Design.Units,
-                DateOnly.FromDateTime(clock.GetLocalNow().DateTime));
-        if (view.Assessment.Service is { } service)
-            files["calendar/service.ics"] = Encoding.UTF8.GetBytes(CareCalendar.Write(service.Care, view.Design.Handover.Code));
-        foreach (var sha in (view.Assessment.Install?.Steps ?? []).SelectMany(s => s.Photos).Distinct())
-            if (await log.Photo(id, sha) is { } photo)
-                files[$"photos/{sha}.jpg"] = photo.Content;
-        return TypedResults.File(JobBundle.Zip(files), "application/zip", $"{FileNames.Safe(view.Design.Name)}.vanto.zip");
-    }
 
     /// <summary>The owner at night: this full, this late.</summary>
     private static async Task<Results<Ok<FromNowView>, NotFound, ProblemHttpResult>> Now(Guid id, double charge, double hour, RigDesk desk)

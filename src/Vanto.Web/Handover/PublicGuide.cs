@@ -26,8 +26,7 @@ public static class PublicGuide
     public static string Page(JobDesign design, HandoverAssessment sheet, DateOnly day, string number)
     {
         var html = new StringBuilder();
-        html.Append("<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">")
-            .Append("<meta name=\"robots\" content=\"noindex\"><title>Guide</title><style>").Append(Style).Append("</style></head><body>");
+        html.Append(Begin).Append("<title>Guide</title><style>").Append(Style).Append("</style></head><body>");
         html.Append("<h1>Guide to the air conditioner</h1><p class=\"soft\">").Append(Text(number)).Append(" · ").Append(Text($"{day:yyyy-MM-dd}"))
             .Append(sheet.Draft ? " · <b>DRAFT</b>" : "").Append("</p>");
         if (design.Handover.Contact.Length > 0)
@@ -41,12 +40,32 @@ public static class PublicGuide
                 html.Append("<p>").Append(Part("b", line.Label, design.Units)).Append(Part("span", line.Value, design.Units))
                     .Append(Part("small", line.Beside, design.Units)).Append("</p>");
         }
+        if (sheet.Papers.Where(p => p is { Standing: true, Kind: not PaperKind.Guide }).ToList() is { Count: > 0 } papers)
+        {
+            html.Append("<h2>Papers issued</h2>");
+            foreach (var paper in papers)
+                html.Append("<p><b>").Append(Text(paper.Name)).Append("</b><span>").Append(Text($"{paper.Number}, {paper.At:yyyy-MM-dd}"))
+                    .Append(paper.Stale ? ", older than what was read since" : "").Append("</span></p>");
+            foreach (var line in sheet.Blocks.Where(b => b.Place == SheetPlace.Proof).SelectMany(b => b.Lines).Where(l => l.Mark.Length > 0))
+                html.Append("<p>").Append(Part("b", line.Label, design.Units)).Append("<span>").Append(Text(line.Mark)).Append("</span></p>");
+        }
+        if (design.Handover.OwnerReports)
+            html.Append("<h2>Tell the shop</h2><form method=\"post\"><button>I washed the filter today</button></form>")
+                .Append("<p class=\"soft\">It counts for the dates above and is kept as told, not as seen.</p>");
         return html.Append("<p class=\"soft\">Local codes and the unit's manual come first.</p></body></html>").ToString();
     }
 
+    /// <summary>What the owner reads after telling something.</summary>
+    public static readonly string Thanks =
+        $"{Begin}<title>Thank you</title><style>{Style}</style></head><body><h1>Thank you</h1><p>Written down for today.</p></body></html>";
+
+    private const string Begin = "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\">"
+        + "<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\"><meta name=\"robots\" content=\"noindex\">";
+
     private const string Style = "body{font:17px/1.45 system-ui,sans-serif;margin:0 auto;max-width:40rem;padding:12px 16px;color:#1d2b2a;background:#faf7f0}"
         + "h1{font-size:24px}h2{font-size:18px;border-top:2px solid;padding-top:8px}p{margin:4px 0}b{margin-right:8px}small{display:block;color:#5d6a66}"
-        + ".soft{color:#5d6a66}.call{font-size:20px}";
+        + ".soft{color:#5d6a66}.call{font-size:20px}"
+        + "button{font:inherit;min-height:48px;padding:6px 16px;border:2px solid;border-radius:3px;background:#fff}";
 
     private static string Part(string tag, Phrase words, UnitSystem units) =>
         words.InUnits(units) is { Length: > 0 } text ? $"<{tag}>{Text(text)}</{tag}> " : "";

@@ -5,6 +5,7 @@ using Vanto.Core.Handover;
 using Vanto.Core.Job;
 using Vanto.Core.Stations;
 using Vanto.Core.Survey;
+using Vanto.Core.Tests.Job;
 
 namespace Vanto.Core.Tests.Handover;
 
@@ -96,9 +97,44 @@ public class PaperTests
 
         Built(0.25).Level.ShouldBeNull();
         Built(5).Level.ShouldBe(Severity.Note);
+        var confirmed = new BuiltRecord(Guid.NewGuid(), Noon, "Piet", new BuiltValues { Item = row.Item, Same = true, LengthM = row.Drawn.Value }, null);
+        Assessor.Assess(van, [confirmed]).Handover!.Built.Single(b => b.Item == row.Item).ShouldSatisfyAllConditions(b => b.Confirmed.ShouldBeTrue(),
+            b => b.Level.ShouldBeNull());
+        var redrawn = van with { Wiring = van.Wiring with { Branch = van.Wiring.Branch with { RouteM = row.Drawn.Value + 4 } } };
+        Assessor.Assess(redrawn, [confirmed]).Handover!.Built.Single(b => b.Item == row.Item).Level
+            .ShouldBe(Severity.Note, "what was confirmed stays what it was when the drawing is changed");
         var breaker = Assessor.Assess(van, []).Handover!.Built.First(b => b.Item.StartsWith("breaker", StringComparison.Ordinal));
         var other = new BuiltRecord(Guid.NewGuid(), Noon, "Piet", new BuiltValues { Item = breaker.Item, Number = breaker.Drawn.Value + 5 }, null);
         Assessor.Assess(van, [other]).Handover!.Built.Single(b => b.Item == breaker.Item).Level.ShouldBe(Severity.Caution);
+    }
+
+    /// <summary>What was built otherwise is drawn so by its button: the row then agrees, and the whole is reckoned with it.</summary>
+    [Fact]
+    public void What_was_built_otherwise_is_drawn_so_and_then_agrees()
+    {
+        var drawn = 0;
+        foreach (var design in AnyDesign.Named.Values)
+            foreach (var row in Assessor.Assess(design, []).Handover?.Built ?? [])
+                foreach (var figure in new[] { Math.Ceiling(row.Drawn.Value * 1.4 + 1), 90000 })
+                {
+                    var values = new BuiltValues { Item = row.Item };
+                    values = row.Field switch
+                    {
+                        "lengthM" => values with { LengthM = figure },
+                        "kg" => values with { Kg = figure },
+                        _ => values with { Number = figure }
+                    };
+                    var record = new BuiltRecord(Guid.NewGuid(), Noon, "Piet", values, null);
+                    var built = Assessor.Assess(design, [record]).Handover!.Built.Single(b => b.Item == row.Item);
+                    if (built.Take is not { } take)
+                        continue;
+                    figure.ShouldBeLessThan(90000, "no figure out of its range is drawn");
+                    drawn++;
+                    var after = Assessor.Assess(design.With(take.Edit), [record]);
+                    if (after.Handover?.Built.SingleOrDefault(b => b.Item == row.Item) is { } agreed)
+                        (agreed.Level, agreed.Take).ShouldBe((null, null), $"{design.Name}: {row.Label}");
+                }
+        drawn.ShouldBeGreaterThan(15);
     }
 
     [Fact]

@@ -152,5 +152,8 @@ public class TrendTests
         var repaired = Readings(0.16).Concat<StationRecord>([new PartRecord(Guid.NewGuid(), new DateTimeOffset(2025, 9, 1, 0, 0, 0, TimeSpan.Zero), "Piet",
             new PartValues { Part = PartClass.Coil }, null)]);
         Of(repaired).Points.Count.ShouldBeLessThan(clogs.Points.Count, "a new coil begins a new baseline");
+        var moved = Readings(0.16).Concat<StationRecord>([new MoveRecord(Guid.NewGuid(), new DateTimeOffset(2025, 9, 1, 0, 0, 0, TimeSpan.Zero), "Piet",
+            new MoveValues { Step = "started" }, null)]);
+        Of(moved).Points.Count.ShouldBeLessThan(clogs.Points.Count, "so does another place");
     }
 }

@@ -66,6 +66,23 @@ public class PaperEndpointTests(RunningServer server) : IClassFixture<RunningSer
         numbers.ShouldBeUnique();
     }
 
+    /// <summary>Dark modules of the code that a page shows, from the squares that are drawn on it.</summary>
+    private static bool[,] Modules(byte[] file)
+    {
+        using var pdf = UglyToad.PdfPig.PdfDocument.Open(file);
+        var squares = pdf.GetPage(1).Paths.SelectMany(p => p).Select(s => s.GetBoundingRectangle()).OfType<UglyToad.PdfPig.Core.PdfRectangle>()
+            .Where(r => r.Width > 1 && Math.Abs(r.Width - r.Height) < 0.05).ToList();
+        var side = squares.Min(r => r.Width);
+        squares.RemoveAll(r => Math.Abs(r.Width - side) > 0.05);
+        var (left, top) = (squares.Min(r => r.Left), squares.Max(r => r.Top));
+        int Place(double off) => (int)Math.Round(off / side);
+        var n = 1 + squares.Max(r => Place(r.Left - left));
+        var dark = new bool[n, n];
+        foreach (var r in squares)
+            dark[Place(top - r.Top), Place(r.Left - left)] = true;
+        return dark;
+    }
+
     [Fact]
     public async Task The_labels_page_is_for_its_key_and_tells_nothing_private()
     {
@@ -92,11 +109,35 @@ public class PaperEndpointTests(RunningServer server) : IClassFixture<RunningSer
         (wrong.StatusCode, nobody.StatusCode).ShouldBe((HttpStatusCode.NotFound, HttpStatusCode.NotFound));
         (await wrong.Content.ReadAsStringAsync()).ShouldBe(await nobody.Content.ReadAsStringAsync());
         (await Text($"/api/rigs/{id}/label.pdf?key={key}")).ShouldContain(code[..4]);
+        QrReader.Read(Modules(await server.Http.GetByteArrayAsync($"/api/rigs/{id}/label.pdf?key={key}"))).ShouldEndWith($"/H/{code}?K={key}");
         await Read(await server.Http.GetAsync($"/api/rigs/{id}/label.pdf?key=WRONG"), HttpStatusCode.BadRequest);
         await Read(await Issue(id, "guide"));
         (await server.Http.GetAsync($"/h/{code}?k={key}")).StatusCode.ShouldBe(HttpStatusCode.NotFound, "the old label is no key any more");
         var limited = await Task.WhenAll(Enumerable.Range(0, 40).Select(_ => server.Http.GetAsync($"/h/{code}?k=X")));
         limited.ShouldContain(r => r.StatusCode == HttpStatusCode.TooManyRequests);
+    }
+
+    [Fact]
+    public async Task A_gauge_that_came_back_off_names_the_papers_that_stand_on_it()
+    {
+        var id = await Split();
+        await Read(await Shop("instrument", new { name = "red gauge", type = "vacuumGauge", calibratedOn = DateTime.UtcNow.ToString("yyyy-MM-dd") }));
+        await Read(await Record(id, "vacuum", new { value = "430", unit = "micron", minute = "0", shutOff = "true" }));
+        for (var minute = 1; minute <= 10; minute++)
+            await Read(await Record(id, "vacuum", new { value = $"{430 + 4 * minute}", unit = "micron", minute = $"{minute}" }));
+        var paper = await Read(await Issue(id, "circuit", "red gauge"));
+        var off = await Read(await Shop("instrument", new
+        {
+            name = "red gauge",
+            type = "vacuumGauge",
+            offShare = "0.5",
+            calibratedOn = DateTime.UtcNow.ToString("yyyy-MM-dd")
+        }));
+        var gauge = off["view"]!["instruments"]!.AsArray().Single(i => (string)i!["name"]! == "red gauge")!;
+        var traced = (await Read(await server.Http.GetAsync($"/api/shop/instruments/{gauge.Text("/id")}/trace"))).AsArray();
+        traced.ShouldHaveSingleItem()!.Text("/number").ShouldBe(paper.Text("/number"));
+        traced[0]!["moved"]!.AsArray().Count.ShouldBeGreaterThan(0);
+        (await server.Http.GetAsync($"/api/shop/instruments/{Guid.NewGuid()}/trace")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
     [Fact]
@@ -149,6 +190,8 @@ public class PaperEndpointTests(RunningServer server) : IClassFixture<RunningSer
             ["instruments"]!.AsArray().Count(i => (string)i!["name"]! == "clamp").ShouldBe(1, "the newest entry of a name counts");
         await Read(await Shop("instrument", new { months = "900" }), HttpStatusCode.BadRequest);
         await Read(await Shop("spanner", new { name = "x" }), HttpStatusCode.BadRequest);
+        (await Read(await Shop("instrument", new { name = "clamp", calibratedOn = "3/2/27" }), HttpStatusCode.BadRequest)).Text("/detail")
+            .ShouldContain("year-month-day");
         var yard = await Read(await server.Http.GetAsync("/api/rigs"));
         yard.AsArray().ShouldNotContain(r => (string)r!["id"]! == Web.Shop.ShopDesk.Shop.ToString());
         (await server.Http.DeleteAsync($"/api/rigs/{Web.Shop.ShopDesk.Shop}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
@@ -159,6 +202,11 @@ public class PaperEndpointTests(RunningServer server) : IClassFixture<RunningSer
         (await Found("cafe wren")).ShouldContain(f => (string)f!["id"]! == id);
         (await Found("\"")).Count.ShouldBe(0);
         (await Found("cafe heron")).Count.ShouldBe(0);
+        (await Found("\"cafe wren\"")).Count.ShouldBe(1);
+        (await Found("\"wren cafe\"")).Count.ShouldBe(0, "what stands in quotes stands together");
+        await Read(await server.Patch(id, 1, [Set("/unit/chosen", "MS-12-120"), Set("/start/cableM", 7.62)]));
+        (await Found("cafe 12,000 BTU/h 25 ft")).ShouldContain(f => (string)f!["id"]! == id, "found by other units than it was typed in");
+        (await Found("cafe 47 kW")).Count.ShouldBe(0);
     }
 
     [Fact]
@@ -172,7 +220,11 @@ public class PaperEndpointTests(RunningServer server) : IClassFixture<RunningSer
         view.ShouldNotBeNull();
         var ics = await server.Http.GetStringAsync($"/api/rigs/{id}/service.ics");
         ics.ShouldContain("BEGIN:VCALENDAR");
-        ics.ShouldContain("UID:filter@");
+        ics.ShouldContain($"UID:filter@{Guid.Parse(id):N}.vanto", Case.Sensitive, "two rigs never share an entry");
+        var due = (await Read(await server.Http.GetAsync($"/api/rigs/{id}/service/due"))).AsArray();
+        ((int)due.Single(d => (string)d!["of"]! == "filter")!["days"]!).ShouldBe(
+            DateOnly.Parse((string)(await server.View(id))["assessment"]!["service"]!["care"]!.AsArray().Single(c => (string)c!["id"]! == "filter")!["due"]!)
+                .DayNumber - DateOnly.FromDateTime(DateTime.Now).DayNumber);
         ics.ShouldContain("TRIGGER:-P3D");
     }
 }

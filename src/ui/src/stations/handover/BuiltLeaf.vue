@@ -1,27 +1,25 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue';
-import type { BuiltRow, Verdict } from '../../api/generated/schema';
+import type { BuiltRow } from '../../api/generated/schema';
 import WhoReads from '../../parts/WhoReads.vue';
-import { shownMeasure, symbolOf } from '../../parts/show';
+import { editable, say, shownMeasure, symbolOf } from '../../parts/show';
 import { useWriting } from '../../parts/writing';
 import { pathOf } from '../../run/place';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
+import { useLeafSays } from '../said';
 
 /** Thing by thing: as drawn, or how it was built. What nobody looked at stays unknown. */
 const rig = useRig();
 const sheet = computed(() => rig.assessment!.handover!);
-const verdict = computed<Verdict>(() => ({
-  state: sheet.value.built.some((b) => b.level === 'caution') ? 'caution' : sheet.value.built.every((b) => b.confirmed) ? 'passed' : 'open',
-  headline: sheet.value.answers.built!,
-  detail: { template: '', measures: [] },
-}));
+const verdict = useLeafSays();
 const { by, refused, busy, write } = useWriting();
 const other = reactive<Record<string, string>>({});
-const field: Record<string, string> = { length: 'lengthM', mass: 'kg' };
+/** Its figure stands as it was confirmed: a drawing that is changed later is held against it. */
+const same = (row: BuiltRow) =>
+  write('built', { item: row.item, same: 'true', [row.field]: editable(row.drawn.value, row.drawn.quantity) });
 async function built(row: BuiltRow): Promise<void> {
-  const name = field[row.drawn.quantity] ?? 'number';
-  if (await write('built', { item: row.item, same: 'false', [name]: other[row.item] ?? '' })) other[row.item] = '';
+  if (await write('built', { item: row.item, same: 'false', [row.field]: other[row.item] ?? '' })) other[row.item] = '';
 }
 </script>
 
@@ -29,7 +27,8 @@ async function built(row: BuiltRow): Promise<void> {
   <LeafLayout :verdict="verdict">
     <template #say>
       <p class="soft">
-        Where it was built otherwise, change the drawing too: the whole assessment runs again on what is there, and its findings judge.
+        Where it was built otherwise, draw it so too: the whole assessment runs again on what is there, and its findings judge. What was
+        drawn before stays in the history.
       </p>
     </template>
     <template #act>
@@ -46,18 +45,13 @@ async function built(row: BuiltRow): Promise<void> {
           <span>drawn {{ shownMeasure(row.drawn) }}</span>
           <span v-if="row.confirmed"
             >built {{ shownMeasure(row.built) }}, {{ row.by }}
-            <RouterLink v-if="row.level" :to="pathOf(rig.id, row.station, row.leaf)">change the drawing</RouterLink></span
+            <button v-if="row.take" type="button" class="plain" :data-draw="row.item" @click="rig.apply(row.take.changes)">
+              {{ say(row.take.words) }}
+            </button>
+            <RouterLink v-else-if="row.level" :to="pathOf(rig.id, row.station, row.leaf)">change the drawing</RouterLink></span
           >
           <span class="acts">
-            <button
-              type="button"
-              class="plain"
-              :disabled="busy"
-              :data-same="row.item"
-              @click="write('built', { item: row.item, same: 'true' })"
-            >
-              as drawn
-            </button>
+            <button type="button" class="plain" :disabled="busy" :data-same="row.item" @click="same(row)">as drawn</button>
             <form @submit.prevent="built(row)">
               <input v-model="other[row.item]" :aria-label="`${row.label} as built`" placeholder="else" autocomplete="off" />
               {{ row.drawn.quantity === 'number' ? '' : symbolOf(row.drawn.quantity) }}
@@ -70,30 +64,8 @@ async function built(row: BuiltRow): Promise<void> {
 </template>
 
 <style scoped src="../../parts/reading.css"></style>
+<style scoped src="../../parts/rows.css"></style>
 <style scoped>
-.rows {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  max-width: 56rem;
-}
-li {
-  display: grid;
-  grid-template-columns: 26px minmax(9rem, 1fr) auto minmax(6rem, 1fr) auto;
-  gap: 2px 12px;
-  align-items: center;
-  border-top: 1px solid var(--hair);
-  padding: 4px 0;
-}
-i {
-  font-style: normal;
-}
-.passed {
-  color: var(--pass);
-}
-.caution {
-  color: var(--caution);
-}
 .acts {
   margin: 0;
   align-items: center;
@@ -108,12 +80,9 @@ input {
   background: transparent;
   color: var(--ink);
 }
-@media (max-width: 700px) {
+@media (min-width: 701px) {
   li {
-    grid-template-columns: 26px minmax(0, 1fr);
-  }
-  li > *:not(i) {
-    grid-column: 2;
+    grid-template-columns: 26px minmax(9rem, 1fr) 8rem minmax(6rem, 1fr) 16rem;
   }
 }
 </style>

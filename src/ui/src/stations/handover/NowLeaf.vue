@@ -5,6 +5,7 @@ import type { FromNowView, Verdict } from '../../api/generated/schema';
 import { clock, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
+import { useLeafSays } from '../said';
 
 /** The owner at night: this full, this late, until when, and what goes off first. */
 const rig = useRig();
@@ -29,11 +30,10 @@ async function look(): Promise<void> {
     busy.value = false;
   }
 }
-const verdict = computed<Verdict>(() => ({
-  state: !found.value ? 'open' : found.value.ways[0]!.hours === null ? 'passed' : found.value.ways[0]!.hours! < 1 ? 'stop' : 'caution',
-  headline: found.value?.words ?? rig.assessment!.handover!.answers.now!,
-  detail: { template: '', measures: [] },
-}));
+const unasked = useLeafSays();
+const verdict = computed<Verdict>(() =>
+  found.value ? { ...unasked.value, state: found.value.state, headline: found.value.words } : unasked.value,
+);
 const until = (hours: number | null | undefined, untilHour: number | null | undefined) =>
   hours === null || hours === undefined ? 'the day round' : `${clock(untilHour!)}, ${shown(hours, 'hours')}`;
 </script>

@@ -17,7 +17,10 @@ const rest = computed(() => {
 <template>
   <LeafLayout>
     <template #say>
-      <AskGroup title="On the sheet" :paths="['/handover/firm', '/handover/contact', '/handover/owner', '/handover/remarks', '/units']" />
+      <AskGroup
+        title="On the sheet"
+        :paths="['/handover/firm', '/handover/contact', '/handover/owner', '/handover/remarks', '/handover/ownerReports', '/units']"
+      />
       <p class="print"><a class="plain" :href="`/api/rigs/${rig.id}/handover.pdf`" target="_blank" data-pdf>open as PDF</a></p>
       <p class="print"><a class="plain" :href="`/api/rigs/${rig.id}/job-file`" download>save the job file</a></p>
     </template>

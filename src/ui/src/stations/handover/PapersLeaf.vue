@@ -1,33 +1,26 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { ask, Refused } from '../../api/client';
-import type { IssuedPaper, PaperKind, ShopPage, Verdict } from '../../api/generated/schema';
+import { recordFieldsOf } from '../../api/description';
+import type { IssuedPaper, ShopPage } from '../../api/generated/schema';
 import PaperLink from '../../parts/PaperLink.vue';
 import WhoReads from '../../parts/WhoReads.vue';
 import { moment } from '../../parts/show';
 import { useWriting } from '../../parts/writing';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
+import { useLeafSays } from '../said';
 
 /** Papers with numbers: what each was made of is frozen; a new reading makes it stale, never other. */
 const rig = useRig();
 const sheet = computed(() => rig.assessment!.handover!);
-const verdict = computed<Verdict>(() => ({
-  state: sheet.value.papers.some((p) => p.standing && p.stale) ? 'caution' : sheet.value.papers.length ? 'passed' : 'open',
-  headline: sheet.value.answers.papers!,
-  detail: { template: '', measures: [] },
-}));
+const verdict = useLeafSays();
 const { by, refused, busy } = useWriting();
 const licence = ref('');
 const instruments = ref<string[]>([]);
 const shop = ref<ShopPage | null>(null);
 const key = ref('');
-const kinds: { kind: PaperKind; words: string }[] = [
-  { kind: 'circuit', words: 'proof of the circuit' },
-  { kind: 'electrical', words: 'tests before power' },
-  { kind: 'startUp', words: 'start-up' },
-  { kind: 'guide', words: "owner's guide, with a label" },
-];
+const kinds = recordFieldsOf('paper').find((f) => f.path === '/kind')!.choices;
 onMounted(async () => {
   try {
     shop.value = await ask<ShopPage>('GET', '/shop');
@@ -35,7 +28,7 @@ onMounted(async () => {
     shop.value = null;
   }
 });
-async function issue(kind: PaperKind): Promise<void> {
+async function issue(kind: string): Promise<void> {
   refused.value = '';
   if (!by.value.trim()) {
     refused.value = 'Who issues it? Write your name first.';
@@ -69,7 +62,7 @@ async function issue(kind: PaperKind): Promise<void> {
         <legend>Read with</legend>
         <label v-for="i in shop.view.instruments.filter((x) => !x.retired)" :key="i.id" class="tick">
           <input v-model="instruments" type="checkbox" :value="i.name" /> {{ i.name }}
-          <small class="soft">{{ i.due ? `good until ${i.due}` : 'never calibrated' }}</small>
+          <small :class="i.inDate ? 'soft' : 'severity-caution'">{{ i.stands }}</small>
         </label>
       </fieldset>
       <p v-else class="soft">
@@ -80,8 +73,16 @@ async function issue(kind: PaperKind): Promise<void> {
     <template #act>
       <WhoReads v-model="by" label="Issued by" class="who-here" />
       <p class="acts">
-        <button v-for="k in kinds" :key="k.kind" type="button" class="plain" :disabled="busy" :data-issue="k.kind" @click="issue(k.kind)">
-          issue: {{ k.words }}
+        <button
+          v-for="k in kinds"
+          :key="k.value"
+          type="button"
+          class="plain"
+          :disabled="busy"
+          :data-issue="k.value"
+          @click="issue(k.value)"
+        >
+          issue: {{ k.label }}
         </button>
       </p>
       <p v-if="refused" class="severity-stop" role="alert">{{ refused }}</p>
@@ -110,21 +111,8 @@ async function issue(kind: PaperKind): Promise<void> {
 </template>
 
 <style scoped src="../../parts/reading.css"></style>
+<style scoped src="../../parts/rows.css"></style>
 <style scoped>
-.rows {
-  list-style: none;
-  margin: 0 0 14px;
-  padding: 0;
-  max-width: 52rem;
-}
-li {
-  display: grid;
-  grid-template-columns: minmax(9rem, auto) minmax(0, 1fr) minmax(16rem, auto);
-  gap: 4px 14px;
-  align-items: center;
-  border-top: 1px solid var(--hair);
-  padding: 6px 0;
-}
 .old {
   color: var(--soft);
 }
@@ -141,8 +129,12 @@ fieldset {
   padding: 0;
   margin: 12px 0;
 }
+.tick small {
+  white-space: nowrap;
+}
 .tick {
-  display: flex;
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
   gap: 8px;
   align-items: center;
   min-height: 44px;
@@ -159,9 +151,9 @@ fieldset {
   background: transparent;
   color: var(--ink);
 }
-@media (max-width: 700px) {
+@media (min-width: 701px) {
   li {
-    grid-template-columns: minmax(0, 1fr);
+    grid-template-columns: minmax(9rem, auto) minmax(0, 1fr) minmax(16rem, auto);
   }
 }
 </style>

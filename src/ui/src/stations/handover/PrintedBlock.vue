@@ -21,6 +21,7 @@ const tone = (line: SheetLine) => ({ soft: line.faint, 'severity-stop': line.sta
       <p v-for="(line, i) in block.lines" :key="i">
         <span class="soft">{{ say(line.label) }}</span>
         <b>{{ say(line.value) }}</b>
+        <small v-if="line.beside.template" class="soft">{{ say(line.beside) }}</small>
       </p>
     </div>
     <table v-else-if="block.form === 'rows'" class="sheet">
@@ -63,12 +64,13 @@ dd {
 table {
   width: 100%;
 }
-@media (max-width: 700px) {
-  table.sheet td,
-  table.sheet .number {
-    white-space: normal;
-    overflow-wrap: anywhere;
-  }
+table.sheet td,
+table.sheet .number {
+  white-space: normal;
+  overflow-wrap: anywhere;
+}
+table.sheet td:last-child {
+  white-space: nowrap;
 }
 .tiles {
   display: flex;

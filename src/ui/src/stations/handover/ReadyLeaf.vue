@@ -1,22 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Verdict } from '../../api/generated/schema';
 import WhoReads from '../../parts/WhoReads.vue';
 import { say } from '../../parts/show';
 import { useWriting } from '../../parts/writing';
 import { pathOf } from '../../run/place';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
+import { useLeafSays } from '../said';
 
 /** Everything that must stand before somebody signs; what is missing leads to where it is made. */
 const rig = useRig();
 const sheet = computed(() => rig.assessment!.handover!);
-const met = computed(() => sheet.value.ready.filter((r) => r.met).length);
-const verdict = computed<Verdict>(() => ({
-  state: met.value === sheet.value.ready.length ? 'passed' : 'open',
-  headline: sheet.value.answers.ready!,
-  detail: { template: '', measures: [] },
-}));
+const verdict = useLeafSays();
 const { by, refused, busy, write } = useWriting();
 </script>
 
@@ -57,24 +52,10 @@ const { by, refused, busy, write } = useWriting();
 </template>
 
 <style scoped src="../../parts/reading.css"></style>
+<style scoped src="../../parts/rows.css"></style>
 <style scoped>
-.rows {
-  list-style: none;
-  margin: 0 0 18px;
-  padding: 0;
-  max-width: 52rem;
-}
-li {
-  display: grid;
+[data-ready] li {
   grid-template-columns: 26px minmax(12rem, auto) minmax(0, 1fr) auto;
-  gap: 2px 10px;
-  align-items: center;
-  border-top: 1px solid var(--hair);
-  min-height: 44px;
-  padding: 4px 0;
-}
-i {
-  font-style: normal;
 }
 .met i {
   color: var(--pass);
@@ -91,12 +72,9 @@ i {
   align-items: center;
 }
 @media (max-width: 700px) {
-  li,
+  [data-ready] li,
   [data-unseen] li {
     grid-template-columns: 26px minmax(0, 1fr);
-  }
-  li > *:not(i) {
-    grid-column: 2;
   }
 }
 </style>

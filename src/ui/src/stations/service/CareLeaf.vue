@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
+import { ask } from '../../api/client';
+import type { DueItem } from '../../api/generated/schema';
 import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import PaperLink from '../../parts/PaperLink.vue';
@@ -14,8 +16,22 @@ const service = computed(() => rig.assessment!.service!);
 const { by, refused, busy, write } = useWriting();
 const open = ref('');
 const wet = ref(false);
-const today = new Date().toISOString().slice(0, 10);
-const overdue = (due: string | null | undefined) => !!due && due < today;
+/** How near each date is, said by whoever knows the day. */
+const near = ref<Record<string, DueItem>>({});
+watch(
+  () => service.value.care,
+  async () => {
+    try {
+      const due = await ask<DueItem[]>('GET', `/rigs/${rig.id}/service/due`);
+      near.value = Object.fromEntries(due.filter((d) => d.of).map((d) => [d.of, d]));
+    } catch {
+      near.value = {};
+    }
+  },
+  { immediate: true },
+);
+const states: Record<string, string> = { overdue: 'overdue', due: 'due', later: '' };
+const stateOf = (id: string) => near.value[id]?.state ?? 'later';
 async function done(id: string): Promise<void> {
   if (await write('visit', { done: id, reason: 'due' })) open.value = '';
 }
@@ -45,11 +61,11 @@ async function done(id: string): Promise<void> {
     </template>
     <template #picture>
       <ul class="care" data-care>
-        <li v-for="c in service.care" :key="c.id" :class="{ over: overdue(c.due) }" :data-task="c.id">
+        <li v-for="c in service.care" :key="c.id" :class="stateOf(c.id)" :data-task="c.id">
           <button type="button" class="line" :aria-expanded="open === c.id" @click="open = open === c.id ? '' : c.id">
             <b>{{ c.words }}</b>
             <span class="date">{{ c.due ?? 'no date' }}</span>
-            <small>{{ overdue(c.due) ? 'overdue' : c.due ? `by ${c.because}` : '' }}</small>
+            <small>{{ states[stateOf(c.id)] || (c.due ? `by ${c.because}` : '') }}</small>
           </button>
           <div v-if="open === c.id" class="how">
             <p>{{ c.how }}</p>
@@ -94,8 +110,8 @@ async function done(id: string): Promise<void> {
 small {
   color: var(--soft);
 }
-.over .date,
-.over small {
+.overdue .date,
+.overdue small {
   color: var(--caution);
 }
 .how {

@@ -8,13 +8,13 @@ import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
 import { say, shown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaidLeaf } from './said';
+import { useLeafSays } from '../said';
 
 /** The book of the refrigerant: what came, what went, what it loses in a year. */
 const rig = useRig();
 const book = computed(() => rig.assessment!.service!.refrigerant!);
 const records = useRecords('charge');
-const verdict = useSaidLeaf('charge');
+const verdict = useLeafSays();
 const asks = ['day', 'kind', 'kg', 'refrigerant', 'cylinder', 'beforeKg', 'afterKg', 'licence', 'repaired'];
 const kinds = computed(() =>
   Object.fromEntries(

@@ -5,14 +5,14 @@ import { useRecords } from '../../parts/records';
 import { say } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaidLeaf } from './said';
+import { useLeafSays } from '../said';
 
 /** The rig's life as a line: handed over, visits, parts, refrigerant. */
 const rig = useRig();
 const service = computed(() => rig.assessment!.service!);
 const visits = useRecords('visit');
 const parts = useRecords('part');
-const verdict = useSaidLeaf('life');
+const verdict = useLeafSays();
 const asksVisit = ['day', 'reason', 'done', 'found', 'advice', 'runHours', 'km'];
 const asksPart = ['day', 'part', 'reason', 'oldSerial', 'newSerial', 'claim'];
 </script>

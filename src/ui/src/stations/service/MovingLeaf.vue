@@ -4,13 +4,12 @@ import WhoReads from '../../parts/WhoReads.vue';
 import { marks, useWriting } from '../../parts/writing';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaidLeaf } from './said';
+import { useLeafSays } from '../said';
 
 /** Moving a unit, step by step: what is shut before anything is opened, and what is written down before. */
 const rig = useRig();
 const move = computed(() => rig.assessment!.service!.move!);
-const said = useSaidLeaf('moving');
-const verdict = computed(() => ({ ...said.value, state: move.value.state }));
+const verdict = useLeafSays(() => move.value.state);
 const { by, refused, busy, write } = useWriting();
 </script>
 
@@ -50,42 +49,4 @@ const { by, refused, busy, write } = useWriting();
 </template>
 
 <style scoped src="../../parts/reading.css"></style>
-<style scoped>
-.steps {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  max-width: 50rem;
-}
-li {
-  border-top: 1px solid var(--hair);
-}
-.step {
-  display: grid;
-  grid-template-columns: 28px minmax(0, 1fr);
-  gap: 0 8px;
-  width: 100%;
-  min-height: 50px;
-  align-items: baseline;
-  padding: 6px 0;
-  font: inherit;
-  text-align: left;
-  background: transparent;
-  border: 0;
-  color: var(--ink);
-}
-.step i {
-  font-style: normal;
-}
-.step span {
-  grid-column: 2;
-  color: var(--soft);
-}
-.passed i {
-  color: var(--pass);
-}
-.stop i,
-.stop b {
-  color: var(--stop);
-}
-</style>
+<style scoped src="../../parts/steps.css"></style>

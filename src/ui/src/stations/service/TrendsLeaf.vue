@@ -9,7 +9,7 @@ import { useRecords } from '../../parts/records';
 import { say, symbolOf, toShown } from '../../parts/show';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaidLeaf } from './said';
+import { useLeafSays } from '../said';
 
 /** Each quantity against this rig's own normal, and the sum that tells a drift from a bad day. */
 const rig = useRig();
@@ -19,7 +19,7 @@ const shownSeries = computed<TrendSeries | null>(
   () => series.value.find((s) => s.id === chosen.value) ?? series.value.find((s) => s.level) ?? series.value[0] ?? null,
 );
 const records = useRecords('trend');
-const verdict = useSaidLeaf('trends');
+const verdict = useLeafSays();
 const asks = ['day', 'ranMin', 'outdoorC', 'splitK', 'runA', 'runV', 'startA', 'usableWh'];
 const picture = computed<EChartsCoreOption>(() => {
   const i = inks.value;

@@ -4,12 +4,12 @@ import AskField from '../../parts/AskField.vue';
 import AskGroup from '../../parts/AskGroup.vue';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
-import { useSaidLeaf } from './said';
+import { useLeafSays } from '../said';
 
 /** Ends and dates of the warranty, and what puts it at risk by its own terms. */
 const rig = useRig();
 const dates = computed(() => rig.assessment!.service!.warranty);
-const verdict = useSaidLeaf('warranty');
+const verdict = useLeafSays();
 const terms = ['from', 'partsYears', 'compressorYears', 'labourYears', 'registerDays', 'registered', 'yearlyVisit', 'unlicensed', 'moved'];
 </script>
 
