@@ -18,9 +18,11 @@ public sealed class LoopbackGuard(RequestDelegate next)
         context.Response.OnStarting(static response =>
         {
             var headers = ((HttpResponse)response).Headers;
-            headers.ContentSecurityPolicy = Policy;
+            if (headers.ContentSecurityPolicy.Count == 0)
+                headers.ContentSecurityPolicy = Policy;
             headers.XContentTypeOptions = "nosniff";
-            headers["Referrer-Policy"] = "no-referrer";
+            if (!headers.ContainsKey("Referrer-Policy"))
+                headers["Referrer-Policy"] = "no-referrer";
             headers["Cross-Origin-Opener-Policy"] = "same-origin";
             headers["Cross-Origin-Resource-Policy"] = "same-origin";
             return Task.CompletedTask;

@@ -13,6 +13,7 @@ using Vanto.Web.Calc;
 using Vanto.Web.Commission;
 using Vanto.Web.Crew;
 using Vanto.Web.Energy;
+using Vanto.Web.Exchange;
 using Vanto.Web.Handover;
 using Vanto.Web.Install;
 using Vanto.Web.Instruments;
@@ -91,15 +92,17 @@ public static class Server
         return 0;
     }
 
-    /// <summary>Opens the yard once before a person does: what is slow about a first time is then over.</summary>
+    /// <summary>Opens the yard, then the shop, once before a person does: what is slow about a first time is then over.</summary>
     private static async Task WarmUp(IServiceProvider services)
     {
         await using var scope = services.CreateAsyncScope();
         await scope.ServiceProvider.GetRequiredService<RigDesk>().Yard();
+        await scope.ServiceProvider.GetRequiredService<ShopDesk>().View();
     }
 
     /// <summary>Builds the application on a store.</summary>
-    public static WebApplication Build(WebApplicationOptions options, string store, int port, StationRegistry? stations = null)
+    public static WebApplication Build(WebApplicationOptions options, string store, int port, StationRegistry? stations = null,
+        TimeProvider? clock = null)
     {
         var builder = WebApplication.CreateSlimBuilder(options);
         // Only what is said here counts: a setting from outside could open a second socket.
@@ -113,10 +116,13 @@ public static class Server
         });
         var storeOptions = StoreFile.Options(store);
         builder.Services.AddScoped(_ => new VantoStore(storeOptions));
+        builder.Services.AddSingleton(s => LaptopClock.Of(store, s.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton(s => new CrewBook(CrewBook.FileOf(store), s.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton(s => new CrewGate(s.GetRequiredService<CrewBook>(), s.GetRequiredService<IServer>(),
             s.GetRequiredService<TimeProvider>(), s.GetRequiredService<ILogger<CrewGate>>(), store));
-        Register(builder.Services, stations ?? StationRegistry.Standard);
+        builder.Services.AddSingleton(s => new DailyBackup(store, DailyBackup.FolderOf(store), s.GetRequiredService<TimeProvider>()));
+        builder.Services.AddHostedService(s => s.GetRequiredService<DailyBackup>());
+        Register(builder.Services, stations ?? StationRegistry.Standard, clock);
         var app = builder.Build();
         Configure(app);
         return app;
@@ -139,7 +145,7 @@ public static class Server
     public static string LogFile(string store) => Path.ChangeExtension(Path.GetFullPath(store), ".log");
 
     /// <summary>All services but the store's place.</summary>
-    public static void Register(IServiceCollection services, StationRegistry stations)
+    public static void Register(IServiceCollection services, StationRegistry stations, TimeProvider? clock = null)
     {
         services.AddScoped<RigLog>();
         services.AddScoped<ReadingLog>();
@@ -147,7 +153,10 @@ public static class Server
         services.AddSingleton<InstrumentDesk>();
         services.AddScoped<RigDesk>();
         services.AddScoped<ShopDesk>();
+        services.AddSingleton<ShopIndex>();
         services.AddScoped<PaperDesk>();
+        services.AddScoped<BundleFiles>();
+        services.AddScoped<ExchangeDesk>();
         services.AddRateLimiter(o =>
         {
             o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
@@ -157,7 +166,7 @@ public static class Server
         services.AddSingleton<AssessmentCache>();
         services.AddSingleton<RigTurns>();
         services.AddSingleton<LongRuns>();
-        services.AddSingleton(TimeProvider.System);
+        services.AddSingleton(clock ?? TimeProvider.System);
         services.AddExceptionHandler<InputProblems>();
         services.AddProblemDetails(o => o.CustomizeProblemDetails = Explain);
         // What cannot be read is thrown to the one place that words it.
@@ -197,6 +206,12 @@ public static class Server
     {
         app.UseMiddleware<LoopbackGuard>();
         app.UseExceptionHandler();
+        var backups = app.Services.GetRequiredService<DailyBackup>();
+        app.Use((http, next) =>
+        {
+            backups.Asked();
+            return next(http);
+        });
         app.UseRateLimiter();
         app.UseStatusCodePages();
         if (Directory.Exists(app.Environment.WebRootPath))
@@ -225,6 +240,7 @@ public static class Server
         api.MapInstruments();
         api.MapService();
         api.MapShop();
+        api.MapExchange();
         api.MapPractice();
         api.MapCrew();
         api.MapUnits();

@@ -125,6 +125,10 @@ public enum FindingCode
     [Judged("start", "start.unsure", Severity.Caution, Leaf = "worse")] StartUnsure,
 
     [Judged("energy", "alt.hot", Severity.Caution, Field = "/survey/sources/alternator/limitA")] AltHot,
+    [Judged("energy", "away.bank-empty", Severity.Stop, Leaf = "away", Field = "/energy/away/days")] AwayBankEmpty,
+    [Judged("energy", "away.damp", Severity.Caution, Leaf = "away", Field = "/energy/away/mostRhPct")] AwayDamp,
+    [Judged("energy", "away.frost", Severity.Caution, Leaf = "away", Field = "/energy/away/winter")] AwayFrost,
+    [Judged("energy", "away.warm", Severity.Caution, Leaf = "away", Field = "/energy/away/mostC")] AwayWarm,
     [Judged("energy", "battery.cold-nights", Severity.Note, Leaf = "year", Field = "/survey/sources/battery/temperatureC")] BatteryColdNights,
     [Judged("energy", "battery.deep", Severity.Caution, Field = "/survey/sources/battery/blocks")] BatteryDeep,
     [Judged("energy", "battery.hydrogen", Severity.Stop, Field = "/survey/sources/battery/chemistry")] BatteryHydrogen,

@@ -23,6 +23,9 @@ public sealed record JobDesign : DesignPart
     /// <summary>Version of the job file's shape.</summary>
     public const int CurrentVersion = 2;
 
+    /// <summary>Options kept at most.</summary>
+    public const int MostOptions = 24;
+
     public int Version { get; init; } = CurrentVersion;
     [Ask("Name of the rig", Longest = 80)] public string Name { get; init; } = "New rig";
     [Ask("Next date", Date = true)] public string NextDate { get; init; } = "";
@@ -39,7 +42,7 @@ public sealed record JobDesign : DesignPart
     public CommissionDesign Commission { get; init; } = new();
     public HandoverDesign Handover { get; init; } = new();
     public ServiceDesign Service { get; init; } = new();
-    [Ask("Options kept for comparison", Most = 24)] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
+    [Ask("Options kept for comparison", Most = MostOptions)] public IReadOnlyList<OptionDesign> Options { get; init; } = [];
     [Ask("Compared with", Help = "the option pinned as the baseline; empty takes the design as it stands")] public string Baseline { get; init; } = "";
 
     private static readonly PropertyInfo[] PartProperties = [.. typeof(JobDesign).GetProperties().Where(p => p.PropertyType.IsSubclassOf(typeof(DesignPart)))];
@@ -77,6 +80,16 @@ public sealed record OptionDesign : DesignPart
     public StartDesign Start { get; init; } = new();
     public EnergyDesign Energy { get; init; } = new();
     public SourcesDesign Sources { get; init; } = new();
+
+    /// <summary>What of a design an option keeps.</summary>
+    public static OptionDesign Of(JobDesign design, string name) => new()
+    {
+        Name = name,
+        Chosen = design.Unit.Chosen,
+        Start = design.Start,
+        Energy = design.Energy,
+        Sources = design.Survey.Sources,
+    };
 
     /// <summary>The whole design with this option in its place.</summary>
     public JobDesign In(JobDesign rig) => rig with

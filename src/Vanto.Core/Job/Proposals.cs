@@ -21,7 +21,7 @@ public static class Proposals
         if (design.Options.Any(o => o.Name == called))
             throw new InputException("name", called, $"An option is called \"{called}\" already.");
         var option =
-            new OptionDesign { Name = called, Chosen = design.Unit.Chosen, Start = design.Start, Energy = design.Energy, Sources = design.Survey.Sources };
+            OptionDesign.Of(design, called);
         return DesignEdit.OfWhole(design, d => d with { Options = [.. d.Options, option] });
     }
 

@@ -18,7 +18,7 @@ public static class CrewAddresses
     public static CrewRight Asks(string method, PathString path)
     {
         var parts = (path.Value ?? "").Split('/', StringSplitOptions.RemoveEmptyEntries);
-        if (parts is ["api", "crew", ..])
+        if (parts is ["api", "crew" or "exchange", ..])
             return CrewRight.Share;
         if (HttpMethods.IsGet(method) || HttpMethods.IsHead(method) || parts is ["api", "calc", ..] or ["api", "assess"])
             return CrewRight.Read;
@@ -29,7 +29,7 @@ public static class CrewAddresses
             ["api", "rigs", _, "install", "events" or "photos"] or ["api", "rigs", _, "records"] => CrewRight.Record,
             ["api", "rigs", _, "instruments", "broker"] => CrewRight.Share,
             ["api", "rigs", _, "instruments", ..] => CrewRight.Record,
-            ["api", "rigs", _, "plan", "prices"] => CrewRight.Prices,
+            ["api", "rigs", _, "plan", "prices"] or ["api", "shop", "shelf", "prices" or "tools"] => CrewRight.Prices,
             _ => CrewRight.Design,
         };
     }

@@ -1,3 +1,4 @@
+using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Core.Service;
 using Vanto.Core.Shop;
@@ -49,6 +50,21 @@ public static class DemoService
         }
     }
 
+    private static readonly ShelfList[] Kept = [ShelfList.Units, ShelfList.Prices, ShelfList.Tools, ShelfList.Crew];
+
+    /// <summary>What the shop keeps for every rig: own units, prices, hire prices and people of the demo's rigs; pipe has become dearer since.</summary>
+    private static IEnumerable<ShelfRecord> Shelves(DateTimeOffset now) =>
+        from list in Kept
+        from design in DemoRigs.Designs.Select(Dearer)
+        from row in Shelf.Beside(design, list, []).ToKeep
+        group Shelf.Keep(design, list, row.Key) by (list, row.Key) into rows
+        select new ShelfRecord(Guid.CreateVersion7(), now, Fitter, rows.First(), null);
+
+    private static JobDesign Dearer(JobDesign design) => design with
+    {
+        Plan = design.Plan with { Prices = [.. design.Plan.Prices.Select(p => p.Item == "pipe-coil" ? p with { Price = 124 } : p)] },
+    };
+
     /// <summary>What the shop owns and holds.</summary>
     public static IEnumerable<StationRecord> Shop(DateTimeOffset now)
     {
@@ -85,5 +101,7 @@ public static class DemoService
                 Many = many,
                 GoodUntil = part.StartsWith("sealant", StringComparison.Ordinal) ? Day(20) : "",
             }, null);
+        foreach (var kept in Shelves(now))
+            yield return kept;
     }
 }

@@ -1,8 +1,10 @@
 using System.Text.Json.Nodes;
+using Vanto.Core.Exchange;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Stations;
 using Vanto.Storage;
+using Vanto.Web.Exchange;
 
 namespace Vanto.Web.Rigs;
 
@@ -208,6 +210,78 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         return new RigView(id, stored.Revision, stored.At, design, kept.Assessment, all);
     });
 
+    /// <summary>Puts a rig of another laptop together with the one here, or begins it: all of it, or nothing.</summary>
+    /// <param name="id">The rig.</param>
+    /// <param name="state">How the other design came to be.</param>
+    /// <param name="theirs">The other design.</param>
+    /// <param name="sent">The other log.</param>
+    /// <param name="files">Photographs, papers and weather that came with it.</param>
+    public Task<MergedRig> Merge(Guid id, DesignState state, JobDesign theirs, IReadOnlyList<SentRecord> sent, IReadOnlyList<AttachmentRow> files) =>
+        turns.Take(id, async () =>
+        {
+            MergedRig? merged = null;
+            try
+            {
+                await log.AtOnce(async () =>
+                {
+                    var isNew = await log.Find(id) is null;
+                    if (isNew)
+                        await log.Create(new RevisionDraft(JobFile.Write(theirs), [], "", "read from another laptop", state.At), id);
+                    foreach (var file in files)
+                        await log.Keep(file);
+                    merged = await Together(id, state, theirs, sent);
+                    if (isNew)
+                        merged = merged with { Words = Phrase.Of($"New here.") };
+                });
+            }
+            catch
+            {
+                cache.Forget(id); // what was worked out is of revisions that were not kept
+                throw;
+            }
+            return merged!;
+        });
+
+    private async Task<MergedRig> Together(Guid id, DesignState state, JobDesign theirs, IReadOnlyList<SentRecord> sent)
+    {
+        var stored = (await log.Find(id))!;
+        var (design, records) = await Read(stored);
+        var stamps = await log.Stamps(id);
+        var merged = LogMerge.Of([.. records.Select(r => TypedRecord.Entry(stations.KindOf(r), r, stamps.GetValueOrDefault(r.Id)))],
+            [.. sent.Select(s => TypedRecord.Entry(stations.KindOf(s.Record), s.Record, s.Stamp))]);
+        var fresh = merged.Fresh.Select(f => f.Id).ToHashSet();
+        var byId = records.Concat(sent.Select(s => s.Record).Where(r => fresh.Contains(r.Id))).DistinctBy(r => r.Id).ToDictionary(r => r.Id);
+        await log.Merge(id, [.. merged.Fresh.Select(f => TypedRecord.Row(stations, id, 0, byId[f.Id], f.Stamp))], [.. merged.Entries.Select(e => e.Id)]);
+        IReadOnlyList<StationRecord> all = [.. merged.Entries.Select(e => byId[e.Id])];
+        var (kept, words) = await MergeDesign(id, stored, design, state, theirs);
+        cache.Forget(id);
+        var worked = cache.WorkOut(id, kept.Design, all);
+        cache.Keep(new AssessmentKey(id, kept.Revision, all.Count), kept.Design, worked);
+        return new MergedRig(new RigView(id, kept.Revision, kept.At, kept.Design, worked.Assessment, all), words, merged.Fresh.Count,
+            [.. merged.Altered.Select(ExchangeDesk.Said)], LogMerge.Missing(merged.Entries.Select(e => e.Stamp).OfType<EventStamp>()));
+    }
+
+    private async Task<((JobDesign Design, int Revision, DateTimeOffset At) Kept, Phrase Words)> MergeDesign(Guid id, StoredRig stored, JobDesign design,
+        DesignState state, JobDesign theirs)
+    {
+        var lineage = new HashSet<string>();
+        await foreach (var text in log.Texts(id))
+            lineage.Add(BundleFiles.Hash(text));
+        var own = new DesignState(BundleFiles.Hash(stored.Design), stored.At, lineage);
+        var stands = DesignMerge.Of(own, state);
+        async Task<int> Append(int after, JobDesign next, string label, DateTimeOffset at) =>
+            await log.Append(id, after, new RevisionDraft(JobFile.Write(next), [EverythingChanged], "", label, at));
+        if (stands is DesignStands.Same or DesignStands.OursIsNewer)
+            return ((design, stored.Revision, stored.At), DesignMerge.Words(stands, false, true));
+        if (stands == DesignStands.TheirsIsNewer)
+            return ((theirs, await Append(stored.Revision, theirs, "taken from another laptop", state.At), state.At), DesignMerge.Words(stands, true, true));
+        var wins = DesignMerge.TheirsWins(own, state);
+        var (together, room) = wins ? DesignMerge.Together(theirs, design, own.At) : DesignMerge.Together(design, theirs, state.At);
+        var at = own.At > state.At ? own.At : state.At;
+        var came = await Append(stored.Revision, theirs, wins ? "of another laptop, newer" : "of another laptop, put aside", state.At);
+        return ((together, await Append(came, together, "put together", at), at), DesignMerge.Words(stands, wins, room));
+    }
+
     /// <summary>Removes a rig with all it has.</summary>
     public async Task Remove(Guid id)
     {
@@ -257,6 +331,16 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         return fields.Count == 0 ? null : new ConflictView(stored.Revision, fields, design);
     }
 }
+
+/// <summary>A rig put together with that of another laptop.</summary>
+/// <param name="Words">What became of its design.</param>
+/// <param name="Fresh">Records that were not here.</param>
+/// <param name="Altered">Records that were kept out.</param>
+/// <param name="Unmet">Records of laptops that were not brought.</param>
+public sealed record MergedRig(RigView View, Phrase Words, int Fresh, IReadOnlyList<string> Altered, IReadOnlyList<MissingEvents> Unmet);
+
+/// <summary>A record of another laptop, and where in whose log it was written.</summary>
+public sealed record SentRecord(StationRecord Record, EventStamp? Stamp);
 
 /// <summary>A rig is in the store but cannot be read: damaged, or of a shape that this Vanto does not know.</summary>
 public sealed class RigUnreadableException(string reason) : Exception(reason);

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Vanto.Core.Calculators;
+using Vanto.Core.Exchange;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Stations;
@@ -47,6 +48,9 @@ public static class TypedRecord
     private static JsonNode Worded(FieldInfo field, string name, string text) => field.Input switch
     {
         "switch" => bool.TryParse(text, out var on) ? JsonValue.Create(on) : throw new InputException(name, text, $"{field.Label}: true or false; got {text}"),
+        "date" when !DateOnly.TryParseExact(text.Trim(), "yyyy-MM-dd", out _) =>
+            throw new InputException(name, text, $"{field.Label}: a day written year-month-day, such as 2027-03-02; got {text}"),
+        "date" => JsonValue.Create(text.Trim()),
         "choice" when field.Choices.Count > 0 && field.Choices.All(c => c.Value != text) =>
             throw new InputException(name, text, $"{field.Label}: one of {string.Join(", ", field.Choices.Select(c => c.Value))}; got {text}"),
         _ when field.Most is { } most && text.Length > most => throw new InputException(name, text, $"{field.Label}: at most {most} characters"),
@@ -70,19 +74,27 @@ public static class TypedRecord
     }
 
     /// <summary>A record as it is kept in the store.</summary>
-    public static Storage.RecordRow Row(StationRegistry stations, Guid rig, long order, StationRecord record)
+    /// <param name="stamp">Of another laptop; without it the log of this one gives it one.</param>
+    public static Storage.RecordRow Row(RecordKind kind, Guid rig, long order, StationRecord record, EventStamp? stamp = null) => new()
     {
-        var kind = stations.KindOf(record);
-        return new Storage.RecordRow
-        {
-            Id = record.Id,
-            RigId = rig,
-            Order = order,
-            At = record.At,
-            By = record.By,
-            Kind = kind.Name,
-            Body = kind.Write(record).ToJsonString(JobFile.Json),
-            Corrects = record.Corrects,
-        };
-    }
+        Id = record.Id,
+        RigId = rig,
+        Order = order,
+        At = record.At,
+        By = record.By,
+        Kind = kind.Name,
+        Body = Body(kind, record),
+        Corrects = record.Corrects,
+        Stamp = stamp,
+    };
+
+    /// <inheritdoc cref="Row(RecordKind, Guid, long, StationRecord, EventStamp)"/>
+    public static Storage.RecordRow Row(StationRegistry stations, Guid rig, long order, StationRecord record, EventStamp? stamp = null) =>
+        Row(stations.KindOf(record), rig, order, record, stamp);
+
+    /// <summary>A record as far as putting two logs together goes.</summary>
+    public static LogEntry Entry(RecordKind kind, StationRecord record, EventStamp? stamp) =>
+        new(record.Id, record.At, record.Corrects, record.By, kind.Name, Body(kind, record), stamp);
+
+    private static string Body(RecordKind kind, StationRecord record) => kind.Write(record).ToJsonString(JobFile.Json);
 }
