@@ -6,6 +6,7 @@ using Vanto.Core.Job;
 using Vanto.Core.Load;
 using Vanto.Core.Physics;
 using Vanto.Core.Plan;
+using Vanto.Core.Service;
 using Vanto.Core.Start;
 using Vanto.Core.Supply;
 using Vanto.Core.Unit;
@@ -48,6 +49,7 @@ public static class CorePromises
         var log = DemoSite.Events(marigold, int.MaxValue);
         var step = EventFold.Fold(log, (_, _) => []).Steps["n2-steps"];
         yield return LongHold();
+        yield return FiveYears();
         yield return MillionReadings();
         yield return Measured.Time("gates of a step", 0.2, 200, () => GateEvaluator.Open(proving, step, false, facts));
         InstallRecord[] long5000 = [.. Enumerable.Range(0, 5000).Select(i => log[i % log.Count] is var e
@@ -55,6 +57,16 @@ public static class CorePromises
         yield return Measured.Time("5,000 events of a site folded", 20, 40,
             () => EventFold.Fold(long5000,
                 (x, start) => TaskLibrary.Standard.Has(x.Id) ? GateEvaluator.Open(TaskLibrary.Standard.Task(x.Id), x, start, facts) : []));
+    }
+
+    /// <summary>A rig read every day for five years.</summary>
+    private static Measured FiveYears()
+    {
+        var first = new DateOnly(2021, 1, 1);
+        List<TrendRecord> records = [.. Enumerable.Range(0, 5 * 365).Select(i => new TrendRecord(Guid.NewGuid(), DateTimeOffset.UnixEpoch, "bench",
+            new TrendValues { Day = first.AddDays(i).ToString("O"), RanMin = 20, OutdoorC = 25 + i % 9, SplitK = 11 - i % 3 * 0.1, RunA = 7 + i % 5 * 0.02,
+                RunV = 118 + i % 4 * 0.5, StartA = 19 + i % 6 * 0.1, UsableWh = 4800 - i % 7 }, null))];
+        return Measured.Time("trend of five years, a reading a day", 300, 30, () => Trends.Of(records, [], []));
     }
 
     /// <summary>A vacuum gauge read every second for four hours.</summary>

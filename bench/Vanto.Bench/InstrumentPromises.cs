@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using MQTTnet;
+using MQTTnet.Exceptions;
 using MQTTnet.Protocol;
 using Vanto.Core.Instruments;
 using Vanto.Storage;
@@ -36,12 +37,13 @@ public static class InstrumentPromises
         var rig = await ServerPromises.Rig(http, "Marigold");
         var view = await (await http.PostAsJsonAsync($"/api/rigs/{rig}/instruments/broker", new { on = true })).Content.ReadFromJsonAsync<JsonNode>();
         var (port, job) = ((int)view!["port"]!, (string)view["job"]!);
-        var (acknowledged, times, looks) = (0, new List<double>(), new List<double>());
+        var (acknowledged, cuts, times, looks) = (0, 0, new List<double>(), new List<double>());
         var began = Stopwatch.StartNew();
         async Task Send(int n)
         {
             using var client = new MqttClientFactory().CreateMqttClient();
-            await client.ConnectAsync(new MqttClientOptionsBuilder().WithTcpServer("127.0.0.1", port).Build());
+            var options = new MqttClientOptionsBuilder().WithTcpServer("127.0.0.1", port).Build();
+            await client.ConnectAsync(options);
             for (var i = 0; i < Hertz * forS; i++)
             {
                 var wait = TimeSpan.FromSeconds(i / (double)Hertz) - began.Elapsed;
@@ -49,8 +51,21 @@ public static class InstrumentPromises
                     await Task.Delay(wait);
                 var reading = new InstrumentReading($"clamp-{n}", InstrumentQuantity.Current, 5 + i % 7, DateTimeOffset.UtcNow, i, ReadingQuality.Good);
                 var from = Stopwatch.GetTimestamp();
-                await client.PublishAsync(new MqttApplicationMessageBuilder().WithTopic(InstrumentMessage.Topic(job, reading.Instrument, reading.Quantity))
-                    .WithPayload(InstrumentMessage.Write(job, reading)).WithQualityOfServiceLevel(MqttQualityOfServiceLevel.AtLeastOnce).Build());
+                // As an instrument does: what was not acknowledged is sent again.
+                for (var sent = false; !sent;)
+                    try
+                    {
+                        await client.PublishAsync(new MqttApplicationMessageBuilder()
+                            .WithTopic(InstrumentMessage.Topic(job, reading.Instrument, reading.Quantity)).WithPayload(InstrumentMessage.Write(job, reading))
+                            .WithQualityOfServiceLevel(MqttQualityOfServiceLevel.AtLeastOnce).Build());
+                        sent = true;
+                    }
+                    catch (MqttCommunicationException)
+                    {
+                        Interlocked.Increment(ref cuts);
+                        await Task.Delay(500);
+                        await client.ConnectAsync(options);
+                    }
                 lock (times)
                 {
                     acknowledged++;
@@ -79,6 +94,7 @@ public static class InstrumentPromises
         return
         [
             Measured.Of($"{Clients} instruments at {Hertz} Hz for {forS} s, then killed: acknowledged and lost", 0, "", [acknowledged - stored]),
+            Measured.Of("connections that broke meanwhile", 0, "", [cuts]),
             Measured.Of("one reading sent until it is acknowledged", 100, "ms", times),
             Measured.Of("the page's look each second meanwhile", 100, "ms", looks),
         ];
