@@ -1,1 +1,2 @@
 [assembly: CollectionBehavior(MaxParallelThreads = 2)]
+[assembly: TestCollectionOrderer("Vanto.Browser.Tests.LongestFirst", "Vanto.Browser.Tests")]

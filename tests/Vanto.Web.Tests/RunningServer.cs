@@ -16,6 +16,9 @@ public class RunningServer : IAsyncLifetime
     /// <summary>The stations it runs.</summary>
     protected virtual StationRegistry Stations => StationRegistry.Standard;
 
+    /// <summary>The clock that it looks at.</summary>
+    protected virtual TimeProvider Clock => TimeProvider.System;
+
     /// <summary>The store's file.</summary>
     public string Store { get; } = Path.Combine(Directory.CreateTempSubdirectory("vanto-web-").FullName, "vanto.db");
 
@@ -28,7 +31,7 @@ public class RunningServer : IAsyncLifetime
     public async Task InitializeAsync()
     {
         StoreFile.Prepare(Store);
-        _app = Server.Build(new WebApplicationOptions(), Store, 0, Stations);
+        _app = Server.Build(new WebApplicationOptions(), Store, 0, Stations, Clock);
         await _app.StartAsync();
         Http = new HttpClient { BaseAddress = new Uri(_app.Urls.First()) };
     }

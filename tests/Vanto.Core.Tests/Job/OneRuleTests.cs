@@ -105,10 +105,31 @@ public class OneRuleTests
         var devices = Enumerable.Range(0, 25).Select(i => new DeviceDesign { Name = $"device {i}", PowerW = 50 + 40 * i, Supply = DeviceSupply.Ac }).ToList();
         var crowded = Van with { Unit = new UnitDesign { Chosen = "RT-09-115" }, Survey = Van.Survey with { Devices = devices } };
         var a = Assessor.Assess(crowded);
-        var together = RunningTogether.Of(crowded.Survey, a.Unit!.Unit, a.Start!)!;
+        var together = RunningTogether.Of(crowded.Survey, a.Unit!.Unit, RunningTogether.InUse(crowded.Start.On, a.Unit!.Unit, a.Start!))!;
         var named = together.Small.Concat(together.Together.SelectMany(s => s)).Concat(together.Never.SelectMany(s => s)).ToHashSet();
         devices.Select(d => d.Name).Where(n => !named.Contains(n)).ShouldBeEmpty();
         together.Small.Count.ShouldBe(11);
+    }
+
+    [Fact]
+    public void What_may_run_together_is_said_for_each_source_on_board()
+    {
+        var sources = Van.Survey.Sources with
+        {
+            Generator = new GeneratorDesign { Fitted = true, RatedW = 1800, MaximumW = 2200, OutputV = 120 },
+            Shore = new ShoreDesign { PluggedIn = true, Volts = 230, BreakerA = 16 },
+        };
+        var rig = Van with { Unit = new UnitDesign { Chosen = "RT-09-115" }, Survey = Van.Survey with { Sources = sources } };
+        var a = Assessor.Assess(rig);
+        a.Start!.Elsewhere.Select(d => d.On).ShouldBe([SourceChoice.Generator, SourceChoice.Shore]);
+        var blocks = a.Handover!.Blocks.Where(b => b.Heading.StartsWith("What may run together", StringComparison.Ordinal)).ToList();
+        blocks.Select(b => b.Heading).ShouldBe(["What may run together", "What may run together on the generator", "What may run together on the shore"]);
+        blocks[2].Lines.ShouldHaveSingleItem().Value.InUnits().ShouldBe("The air conditioner wants 115 V; the shore gives 230 V.");
+        var own = Assessor.Assess(rig with { Start = rig.Start with { On = SourceChoice.Generator } }).Start!;
+        var (there, here) = (a.Start.Elsewhere[0], RunningTogether.InUse(SourceChoice.Generator, a.Unit!.Unit, own));
+        (there.ContinuousW, there.SurgeW).ShouldBe((here.ContinuousW, here.SurgeW));
+        if (own.Outcome == StartOutcome.Starts)
+            there.UnitVa.ShouldBe(here.UnitVa, 0.02 * here.UnitVa);
     }
 
     [Fact]

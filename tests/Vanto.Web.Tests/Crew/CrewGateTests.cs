@@ -249,7 +249,7 @@ public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningS
     public void A_device_that_was_away_for_twelve_hours_joins_again_and_the_book_is_kept()
     {
         var file = Path.Combine(Directory.CreateTempSubdirectory("vanto-crew-").FullName, "crew.json");
-        var clock = new Hands(new DateTimeOffset(2027, 3, 2, 8, 0, 0, TimeSpan.Zero));
+        var clock = new SetClock(new DateTimeOffset(2027, 3, 2, 8, 0, 0, TimeSpan.Zero));
         var book = new CrewBook(file, clock);
         var (_, token) = book.Join(book.Invite(CrewRole.Helper).Digits, "Wren");
         clock.Now += TimeSpan.FromHours(11);
@@ -267,12 +267,5 @@ public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningS
         var codes = Enumerable.Range(0, 3000).Select(_ => book.Invite(CrewRole.Fitter).Digits).ToList();
         codes.Select(c => c[0]).Distinct().Count().ShouldBe(10);
         codes.Distinct().Count().ShouldBeGreaterThan(2950, "of 3,000 among a million few fall together");
-    }
-
-    private sealed class Hands(DateTimeOffset now) : TimeProvider
-    {
-        public DateTimeOffset Now { get; set; } = now;
-
-        public override DateTimeOffset GetUtcNow() => Now;
     }
 }
