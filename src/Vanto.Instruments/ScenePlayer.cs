@@ -57,9 +57,9 @@ public sealed class ScenePlayer : IAsyncDisposable
                 await Task.Delay(Beat, stop);
             }
         }
-        catch (OperationCanceledException)
+        catch (Exception) when (stop.IsCancellationRequested)
         {
-            // Asked to stop.
+            // Asked to stop: what it was about to send is broken off, however its client calls that.
         }
         finally
         {

@@ -162,6 +162,31 @@ public class SimulatedTests
         VacuumDecay.Of(hold, 20).Finding.ShouldBe(hidden);
     }
 
+    /// <summary>Played fast and taken over from its lowest reading, as the leaf does, it is told right whatever its noise; never as another.</summary>
+    [Theory]
+    [InlineData(SceneKind.DryCircuit, DecayFinding.Tight, 200)]
+    [InlineData(SceneKind.SlowLeak, DecayFinding.Leak, 190)]
+    [InlineData(SceneKind.WetCircuit, DecayFinding.Moisture, 190)]
+    public void A_hold_played_fast_and_taken_over_is_told_right(SceneKind kind, DecayFinding hidden, int leastRight)
+    {
+        const int Seeds = 200;
+        var taking = new Taking("Wren", DateTimeOffset.UnixEpoch, () => Guid.Empty);
+        var told = new Dictionary<(DecayFinding, DecayReason), int>();
+        for (ulong seed = 1; seed <= Seeds; seed++)
+        {
+            var endS = 40 * 60 + seed % 5 * 300;
+            var points = new SimulatedScene(kind, seed, DateTimeOffset.UnixEpoch, 600).Until(endS).Where(r => r.Quality == ReadingQuality.Good)
+                .Select(r => new TracePoint(r.At.ToUnixTimeMilliseconds(), r.Value)).ToList();
+            var hold = FromInstruments.Vacuum(new TakenTrace("vac-1", true, points), null, null, taking).Cast<VacuumRecord>()
+                .Select(v => new VacuumPoint(v.Readings.Minute!.Value * 60, v.Readings.Value!.Value));
+            var j = VacuumDecay.Of(hold, 20, new DecayLimits { LeastReadings = 6 });
+            told[(j.Finding, j.Reason)] = told.GetValueOrDefault((j.Finding, j.Reason)) + 1;
+        }
+        var words = string.Join("; ", told.Select(t => $"{t.Key} {t.Value}"));
+        told.Where(t => t.Key.Item1 == hidden).Sum(t => t.Value).ShouldBeGreaterThanOrEqualTo(leastRight, words);
+        told.Keys.ShouldAllBe(k => k.Item1 == hidden || k.Item1 == DecayFinding.Inconclusive, words);
+    }
+
     [Fact]
     public void A_noisy_gauge_loses_doubles_and_delays_but_the_dry_circuit_is_told()
     {

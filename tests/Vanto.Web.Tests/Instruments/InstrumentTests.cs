@@ -154,6 +154,20 @@ public class InstrumentTests(RunningServer server) : IClassFixture<RunningServer
         taken["records"]!.AsArray().Last()!.Text("/by").ShouldBe("Wren, vac-1, simulated");
     }
 
+    /// <summary>Stopped before it connects, while it connects and while a message is on its way: it ends, and says nothing went wrong.</summary>
+    [Fact]
+    public async Task A_scene_is_stopped_at_any_moment()
+    {
+        var id = await Split();
+        for (var stops = 0; stops < 25; stops++)
+        {
+            await Tell(id, "scene", new { scene = "running", rate = 600, seed = stops + 1 });
+            await Task.Delay(stops * 7);
+            var seen = await Tell(id, "scene/stop", new { });
+            seen["scene"].ShouldBeNull($"stopped after {stops * 7} ms");
+        }
+    }
+
     [Fact]
     public async Task A_loggers_file_is_looked_at_confirmed_and_kept()
     {
