@@ -1,3 +1,4 @@
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using Vanto.Core.Commission;
 using Vanto.Core.Findings;
@@ -74,7 +75,7 @@ public static class Shelf
     {
         public abstract IReadOnlyList<string> Keys(JobDesign design);
         public abstract string Name(JobDesign design, string key);
-        public abstract JobDesign Only(JobDesign design, string key);
+        public abstract JsonNode Written(JobDesign design, string key);
         public abstract Phrase Words(JobDesign kept);
         public abstract bool Same(JobDesign design, JobDesign kept);
         public abstract Remedy Take(JobDesign design, JobDesign kept);
@@ -94,8 +95,8 @@ public static class Shelf
 
         public override string Name(JobDesign design, string key) => Spoken(Of(design).Last(r => Key(r) == key));
 
-        public override JobDesign Only(JobDesign design, string key) => new JobDesign().With(DesignEdit.Of(Part(new JobDesign()),
-            p => With(p, [Bare(Of(design).Last(r => Key(r) == key))])));
+        public override JsonNode Written(JobDesign design, string key) =>
+            JsonSerializer.SerializeToNode(Bare(Of(design).Last(r => Key(r) == key)), JobFile.Json)!;
 
         private TRow Row(JobDesign kept) => Of(kept)[0];
 
@@ -164,13 +165,12 @@ public static class Shelf
         if (!rack.Keys(design).Contains(key))
             throw new InputException("key", key, $"\"{key}\" is no {Calls.Name(list)} of this rig; there are "
                 + $"{(rack.Keys(design) is { Count: > 0 } keys ? string.Join(", ", keys) : "none")}.");
-        var only = JsonNode.Parse(JobFile.Write(rack.Only(design, key)))!;
         var (part, rows) = rack.Path.Split('/') is [_, var p, var r] ? (p, r) : throw new InvalidOperationException(rack.Path);
         var file = new JsonObject
         {
             ["version"] = JobDesign.CurrentVersion,
             ["survey"] = new JsonObject(),
-            [part] = new JsonObject { [rows] = only[part]![rows]!.DeepClone() },
+            [part] = new JsonObject { [rows] = new JsonArray(rack.Written(design, key)) },
         };
         return new ShelfValues { List = list, Key = key, File = file.ToJsonString(JobFile.Json) };
     }
