@@ -2,6 +2,7 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using Vanto.Core.Crew;
+using Vanto.Core.Exchange;
 
 namespace Vanto.Web.Crew;
 
@@ -13,7 +14,9 @@ namespace Vanto.Web.Crew;
 /// <param name="JoinedAt">When it came.</param>
 /// <param name="SeenAt">When it last asked.</param>
 /// <param name="Rig">The one rig that it is shown; null is all.</param>
-public sealed record CrewDevice(Guid Id, string Name, CrewRole Role, string TokenHash, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig = null);
+/// <param name="Clock">How its clock stood when it last measured.</param>
+public sealed record CrewDevice(Guid Id, string Name, CrewRole Role, string TokenHash, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig = null,
+    ClockSkew? Clock = null);
 
 /// <summary>Devices of the crew, kept in a file beside the store, and the one code that stands.</summary>
 public sealed class CrewBook(string file, TimeProvider clock)
@@ -96,6 +99,19 @@ public sealed class CrewBook(string file, TimeProvider clock)
             if (now - seen.SeenAt > SeenEvery)
                 Keep();
             return Known[at];
+        }
+    }
+
+    /// <summary>Notes how a device's clock stands.</summary>
+    public void Measured(Guid id, ClockSkew clockOf)
+    {
+        lock (_turn)
+        {
+            var at = Known.FindIndex(d => d.Id == id);
+            if (at < 0)
+                return;
+            Known[at] = Known[at] with { Clock = clockOf };
+            Keep();
         }
     }
 

@@ -1,12 +1,15 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using QRCoder;
 using Vanto.Core.Crew;
+using Vanto.Core.Exchange;
+using Vanto.Core.Findings;
 using Vanto.Web.Instruments;
 
 namespace Vanto.Web.Crew;
 
 /// <summary>A device as the owner sees it.</summary>
-public sealed record CrewDeviceView(Guid Id, string Name, CrewRole Role, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig);
+/// <param name="Clock">What its clock shows otherwise than this machine's; nothing where they agree, or where it did not measure yet.</param>
+public sealed record CrewDeviceView(Guid Id, string Name, CrewRole Role, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig, Phrase? Clock);
 
 /// <summary>The code that stands.</summary>
 /// <param name="Digits">Six of them.</param>
@@ -41,6 +44,8 @@ public static class CrewEndpoints
         var crew = api.MapGroup("/crew").WithTags("crew");
         crew.MapGet("", (CrewGate gate, CrewBook book) => State(gate, book));
         crew.MapGet("/me", () => CrewMe.Of(CrewRole.Owner, ""));
+        crew.MapGet("/clock", (TimeProvider clock) => ClockEndpoint.Now(clock));
+        crew.MapPost("/clock", (IReadOnlyList<ClockSample> samples) => ClockEndpoint.View(ClockSkew.Of(samples)));
         crew.MapPost("/share", Share);
         crew.MapPost("/code", Invite).ProducesProblem(StatusCodes.Status409Conflict);
         crew.MapDelete("/devices/{id:guid}", Results<Ok<CrewState>, NotFound> (Guid id, CrewGate gate, CrewBook book) =>
@@ -68,7 +73,7 @@ public static class CrewEndpoints
     private static CrewState State(CrewGate gate, CrewBook book) => new(gate.On, gate.Tls, gate.On ? gate.Port : 0, gate.Addresses,
         book.Code is { } code
             ? new JoinCodeView(code.Digits, code.Role, code.Made + JoinCode.Lasts, Qr($"{gate.Addresses.FirstOrDefault()}/join#{code.Digits}")) : null,
-        [.. book.Devices.Select(d => new CrewDeviceView(d.Id, d.Name, d.Role, d.JoinedAt, d.SeenAt, d.Rig))]);
+        [.. book.Devices.Select(d => new CrewDeviceView(d.Id, d.Name, d.Role, d.JoinedAt, d.SeenAt, d.Rig, d.Clock?.Said("Its clock")))]);
 
     private static string Qr(string address)
     {

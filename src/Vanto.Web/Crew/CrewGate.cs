@@ -5,6 +5,9 @@ using System.Security.Cryptography.X509Certificates;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 using Vanto.Core.Crew;
+using Vanto.Core.Exchange;
+using Vanto.Core.Findings;
+using Vanto.Core.Job;
 using Vanto.Core.Quantities;
 using Yarp.ReverseProxy.Forwarder;
 
@@ -147,6 +150,22 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
         app.MapPost("/api/crew/join", Join);
         app.MapGet("/api/crew/me", (HttpContext context) => Who(context) is { } device
             ? Results.Ok(CrewMe.Of(device.Role, device.Name)) : NotJoined());
+        app.MapGet(ClockEndpoint.Path, (HttpContext context) => Who(context) is null ? NotJoined() : Results.Ok(ClockEndpoint.Now(clock)));
+        app.MapPost(ClockEndpoint.Path, (IReadOnlyList<ClockSample> samples, HttpContext context) =>
+        {
+            if (Who(context) is not { } device)
+                return NotJoined();
+            try
+            {
+                var skew = ClockSkew.Of(samples);
+                book.Measured(device.Id, skew);
+                return Results.Json(ClockEndpoint.View(skew), JobFile.Json);
+            }
+            catch (InputException e)
+            {
+                return Results.Problem(e.Message, statusCode: StatusCodes.Status400BadRequest, title: "Not measured.");
+            }
+        });
         app.MapGet("/vanto.cer", () => _certificate is { } own
             ? Results.File(own.Export(X509ContentType.Cert), "application/x-x509-ca-cert", "vanto.cer") : Results.NotFound());
         app.Map("/{**rest}", async context =>

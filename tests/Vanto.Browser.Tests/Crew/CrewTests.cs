@@ -61,6 +61,27 @@ public sealed class CrewTests(DemoServer demo) : IClassFixture<DemoServer>
         laptop.See(".see", "Wren");
     }
 
+    /// <summary>A phone that goes four minutes slow says so on every rig, and the laptop says it beside the device.</summary>
+    [Fact]
+    public async Task A_phone_with_a_wrong_clock_is_told()
+    {
+        using var laptop = new Screen(demo.Server.Address);
+        Opens(laptop);
+        laptop.See("[data-invite]").Click();
+        var code = laptop.See("[data-digits]").Text;
+        using var phone = new Screen(await Door(), 390, 844);
+        phone.Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument",
+            new Dictionary<string, object?> { ["source"] = "const real = Date.now; Date.now = () => real() - 240000;" });
+        phone.Go("/");
+        Screen.Into(phone.See("[data-code]"), code);
+        Screen.Into(phone.See("[data-name]"), "Sanna");
+        phone.See(".go").Click();
+        phone.OpenRig("Marigold", "install/step");
+        phone.See("[data-clock]", "4 min behind");
+        phone.IsAccessible();
+        laptop.See("[data-device='Sanna'] [data-device-clock]", "4 min behind");
+    }
+
     /// <summary>A wrong code is told; a helper sees one rig, passes nothing over, works under an eye, and is out when sent away.</summary>
     [Fact]
     public async Task A_helper_comes_in_for_one_rig_and_is_sent_away()

@@ -81,6 +81,33 @@ public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningS
         (await server.Http.GetAsync($"/api/rigs/{rig.Id()}")).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 
+    /// <summary>A phone whose clock is four minutes behind asks the laptop's, is told, and the owner sees it beside the device.</summary>
+    [Fact]
+    public async Task A_phones_clock_is_held_against_the_laptops()
+    {
+        using var stranger = Phone();
+        (await stranger.GetAsync("/api/crew/clock")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        (await stranger.PostAsJsonAsync("/api/crew/clock", Array.Empty<object>())).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        using var phone = await Joined("helper", "Sanna");
+        const double BehindS = 240;
+        double Now() => DateTimeOffset.UtcNow.ToUnixTimeMilliseconds() / 1000.0 - BehindS;
+        var samples = new List<object>();
+        for (var n = 0; n < 8; n++)
+        {
+            var sentS = Now();
+            var moment = await Read(await phone.GetAsync("/api/crew/clock"));
+            samples.Add(new { sentS, receivedS = moment.Number("/receivedS"), answeredS = moment.Number("/answeredS"), backS = Now() });
+        }
+        var told = await Read(await phone.PostAsJsonAsync("/api/crew/clock", samples));
+        told.Number("/offsetS").ShouldBe(BehindS, 2);
+        told.Text("/severity").ShouldBe("caution");
+        var device = (await Read(await server.Http.GetAsync("/api/crew")))["devices"]!.AsArray().Single(d => d!.Text("/name") == "Sanna")!;
+        device.Text("/clock/template").ShouldContain("behind the laptop's");
+        var refused = await phone.PostAsJsonAsync("/api/crew/clock", new[] { new { sentS = 10, receivedS = 10, answeredS = 10, backS = 9 } });
+        refused.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await refused.Content.ReadAsStringAsync()).ShouldContain("before its question");
+    }
+
     private static JsonObject Event(string type, string step, int seq, string text = "", string second = "", string device = "phone", Guid? corrects = null,
         string field = "") => new()
         {

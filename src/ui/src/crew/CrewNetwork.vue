@@ -3,7 +3,7 @@ import { useIntervalFn } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { ask, whyNot } from '../api/client';
 import type { CrewRole, CrewState, YardRig } from '../api/generated/schema';
-import { moment } from '../parts/show';
+import { moment, say } from '../parts/show';
 
 /** The door to the crew's network: open or shut, a code for the next device, and who is in. */
 const state = ref<CrewState | null>(null);
@@ -108,6 +108,7 @@ const roles: { value: CrewRole; says: string }[] = [
       <li v-for="d in state.devices" :key="d.id" :data-device="d.name">
         <b>{{ d.name }}</b> <span>{{ d.role }}{{ nameOf(d.rig) ? `, ${nameOf(d.rig)} only` : '' }}</span>
         <span class="soft">last seen {{ moment(d.seenAt) }}</span>
+        <span v-if="d.clock" class="severity-caution" data-device-clock>{{ say(d.clock) }}</span>
         <button type="button" class="plain" @click="sendAway(d.id)">send away</button>
       </li>
     </ul>

@@ -4,12 +4,13 @@ import { computed, defineAsyncComponent, provide, ref, watch, type Component } f
 import { useRouter } from 'vue-router';
 import { Refused, whyNot } from '../api/client';
 import { kindOf, labelOf, leavesOf, stations, titled } from '../api/description';
+import { useClock } from '../crew/clock';
 import Ledger from '../ledger/Ledger.vue';
 import { isTyping } from '../parts/keys';
 import KeyHelp from '../parts/KeyHelp.vue';
 import TopKeys from '../parts/TopKeys.vue';
 import VerdictBox from '../parts/VerdictBox.vue';
-import { clock } from '../parts/show';
+import { clock, say } from '../parts/show';
 import WorkingDrawer from '../parts/WorkingDrawer.vue';
 import { useRig } from '../stores/rig';
 import ConflictBox from './ConflictBox.vue';
@@ -25,6 +26,7 @@ const rig = useRig();
 const router = useRouter();
 const narrow = useMediaQuery('(max-width: 700px)');
 const history = ref(false);
+const deviceClock = useClock();
 const keys = ref(false);
 
 const place = computed<Place>(() => {
@@ -125,6 +127,9 @@ useEventListener('keydown', onKey, true);
     <main class="station">
       <p v-if="rig.failure" class="failure" role="alert" data-unsent>
         {{ rig.failure }} Not saved yet: {{ unsaved }}. It is sent again in a moment, and with the next change.
+      </p>
+      <p v-if="deviceClock?.words" :class="`severity-${deviceClock.severity} clock`" role="status" data-clock>
+        {{ say(deviceClock.words) }}
       </p>
       <div class="strip">
         <h1>{{ titled(place.station) }}</h1>
