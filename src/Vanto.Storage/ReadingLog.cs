@@ -114,8 +114,16 @@ public sealed class ReadingLog(VantoStore store)
         return [.. minutes.SelectMany(m => new[] { new StoredPoint(m.Minute * MinuteMs, m.Low), new StoredPoint(m.Minute * MinuteMs + MinuteMs / 2, m.High) })];
     }
 
+    /// <summary>All that a channel holds, in order of time.</summary>
+    public async Task<IReadOnlyList<ReadingRow>> Whole(int channel) =>
+        await store.Readings.AsNoTracking().Where(r => r.ChannelId == channel).OrderBy(r => r.At).ThenBy(r => r.Seq).ToListAsync();
+
     /// <summary>Readings of a channel.</summary>
     public async Task<long> Count(int channel) => await store.Readings.LongCountAsync(r => r.ChannelId == channel);
+
+    /// <summary>Readings of a rig, without what was simulated.</summary>
+    public async Task<long> Count(Guid rig) =>
+        await store.Readings.LongCountAsync(r => store.Channels.Any(c => c.Id == r.ChannelId && c.RigId == rig && !c.Simulated));
 
     /// <summary>Lets go of what simulations left at a rig.</summary>
     public async Task ForgetSimulated(Guid rig) => await store.Channels.Where(c => c.RigId == rig && c.Simulated).ExecuteDeleteAsync();

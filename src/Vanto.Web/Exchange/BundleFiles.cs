@@ -3,6 +3,7 @@ using System.Text;
 using System.Text.Json;
 using Vanto.Core.Handover;
 using Vanto.Core.Install;
+using Vanto.Core.Instruments;
 using Vanto.Core.Job;
 using Vanto.Core.Mount;
 using Vanto.Core.Stations;
@@ -21,7 +22,7 @@ namespace Vanto.Web.Exchange;
 public sealed record BundleHead(Guid Rig, DateTimeOffset At, IReadOnlyList<string> Lineage, string WeatherName);
 
 /// <summary>Files of one rig, as they lie in a bundle.</summary>
-public sealed class BundleFiles(RigLog log, StationRegistry stations, TimeProvider clock)
+public sealed class BundleFiles(RigLog log, ReadingLog readings, StationRegistry stations, TimeProvider clock)
 {
     public const string Head = "job/head.json", Job = "job/job.json", Events = "record/events.json";
 
@@ -29,6 +30,9 @@ public sealed class BundleFiles(RigLog log, StationRegistry stations, TimeProvid
     public static readonly string[] Hashed = ["photos/", "record/certificates/", "record/pages/"];
 
     public const string Weather = "weather/";
+
+    /// <summary>Folder of what instruments read, a file for each channel.</summary>
+    public const string Traces = "readings/traces/";
 
     /// <summary>Hash of a design's text, hex.</summary>
     public static string Hash(string design) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(design)))[..32];
@@ -60,8 +64,19 @@ public sealed class BundleFiles(RigLog log, StationRegistry stations, TimeProvid
         foreach (var sha in Photos(view.Records))
             if (await log.Photo(view.Id, sha) is { } photo)
                 files[$"photos/{sha}.jpg"] = photo.Content;
+        await Traced(view, files);
         Drawn(view, files);
         return files;
+    }
+
+    /// <summary>What real instruments read; what was simulated stays where it was played.</summary>
+    private async Task Traced(RigView view, SortedDictionary<string, byte[]> files)
+    {
+        foreach (var channel in (await readings.Channels(view.Id)).Where(c => !c.Simulated))
+            if (InstrumentQuantities.Named(channel.Quantity) is { } quantity && await readings.Whole(channel.Id) is { Count: > 0 } rows)
+                files[$"{Traces}{channel.Instrument}-{channel.Quantity}.csv"] = TraceCsv.Write(rows.Select(r => new TracedReading(
+                    new InstrumentReading(channel.Instrument, quantity, r.Value, DateTimeOffset.FromUnixTimeMilliseconds(r.At), r.Seq,
+                        (ReadingQuality)r.Quality), r.Late)), view.Design.Handover.Code);
     }
 
     /// <summary>Hashes of the photographs that a log names.</summary>

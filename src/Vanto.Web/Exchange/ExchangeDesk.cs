@@ -9,6 +9,7 @@ using Vanto.Core.Shop;
 using Vanto.Core.Stations;
 using Vanto.Documents;
 using Vanto.Storage;
+using Vanto.Web.Instruments;
 using Vanto.Web.Rigs;
 using Vanto.Web.Shop;
 
@@ -21,8 +22,9 @@ namespace Vanto.Web.Exchange;
 /// <param name="Missing">Photographs that its log names and that neither the file nor this laptop has.</param>
 /// <param name="Ahead">Records that come from the future by this laptop's clock.</param>
 /// <param name="Unmet">Records that a laptop wrote which was not brought, nor one that met it.</param>
+/// <param name="Readings">Readings of instruments that were not here.</param>
 public sealed record ExchangedRig(Guid Id, string Name, Phrase Design, int Fresh, IReadOnlyList<string> Altered, int Missing, int Ahead,
-    IReadOnlyList<MissingEvents> Unmet);
+    IReadOnlyList<MissingEvents> Unmet, long Readings);
 
 /// <summary>What became of a file.</summary>
 /// <param name="ShopFresh">Records of the shop that were not here.</param>
@@ -30,9 +32,10 @@ public sealed record ExchangedRig(Guid Id, string Name, Phrase Design, int Fresh
 public sealed record ExchangeReport(IReadOnlyList<ExchangedRig> Rigs, int ShopFresh, IReadOnlyList<string> ShopAltered);
 
 /// <summary>Jobs and the whole shop between two laptops, by file.</summary>
-public sealed class ExchangeDesk(RigLog log, RigDesk desk, BundleFiles bundles, StationRegistry stations, TimeProvider clock)
+public sealed class ExchangeDesk(RigLog log, ReadingLog readings, RigDesk desk, BundleFiles bundles, StationRegistry stations, TimeProvider clock)
 {
     private const string Rigs = "rigs/", ShopLog = "shop/log.json";
+    private const int ReadingsAtOnce = 20_000;
 
     /// <summary>So much ahead of this clock a record comes from the future.</summary>
     private static readonly TimeSpan Ahead = TimeSpan.FromMinutes(5);
@@ -88,7 +91,8 @@ public sealed class ExchangeDesk(RigLog log, RigDesk desk, BundleFiles bundles, 
     }
 
     /// <summary>A rig of a file, all of it read and checked before anything is kept.</summary>
-    private sealed record Parts(BundleHead Head, JobDesign Design, IReadOnlyList<SentRecord> Records, IReadOnlyList<AttachmentRow> Files);
+    private sealed record Parts(BundleHead Head, JobDesign Design, IReadOnlyList<SentRecord> Records, IReadOnlyList<AttachmentRow> Files,
+        IReadOnlyList<NewReading> Readings);
 
     private Parts Parsed(IReadOnlyDictionary<string, byte[]> files, string root)
     {
@@ -115,7 +119,9 @@ public sealed class ExchangeDesk(RigLog log, RigDesk desk, BundleFiles bundles, 
         foreach (var (path, content) in files.Where(f => f.Key.StartsWith(root + BundleFiles.Weather, StringComparison.Ordinal)))
             if (Guid.TryParse(Path.GetFileNameWithoutExtension(path), out var id))
                 attachments.Add(File(head.Rig, id, head.WeatherName.Length is > 0 and <= 200 ? head.WeatherName : "weather.epw", content, now));
-        return new Parts(head, design, Records(Must(BundleFiles.Events)), attachments);
+        var traces = files.Where(f => f.Key.StartsWith(root + BundleFiles.Traces, StringComparison.Ordinal))
+            .SelectMany(f => TraceCsv.Read(f.Value, f.Key)).Select(t => InstrumentDesk.Row(head.Rig, t.Reading, now, t.Late)).ToList();
+        return new Parts(head, design, Records(Must(BundleFiles.Events)), attachments, traces);
     }
 
     private static AttachmentRow File(Guid rig, Guid id, string name, byte[] content, DateTimeOffset now) =>
@@ -151,10 +157,13 @@ public sealed class ExchangeDesk(RigLog log, RigDesk desk, BundleFiles bundles, 
     {
         var state = new DesignState(BundleFiles.Hash(JobFile.Write(p.Design)), p.Head.At, [.. p.Head.Lineage]);
         var merged = await desk.Merge(p.Head.Rig, state, p.Design, p.Records, p.Files);
+        var before = await readings.Count(p.Head.Rig);
+        foreach (var part in p.Readings.Chunk(ReadingsAtOnce))
+            await readings.Add(part);
         var held = (await log.Attachments(p.Head.Rig)).Select(a => a.Name).ToHashSet();
         return new ExchangedRig(p.Head.Rig, merged.View.Design.Name, merged.Words, merged.Fresh, merged.Altered,
             BundleFiles.Photos(merged.View.Records).Count(sha => !held.Contains(sha)), p.Records.Count(r => r.Record.At - clock.GetUtcNow() > Ahead),
-            merged.Unmet);
+            merged.Unmet, await readings.Count(p.Head.Rig) - before);
     }
 
     private async Task<(int Fresh, IReadOnlyList<string> Altered)> Shop(byte[] content)

@@ -83,20 +83,20 @@ public sealed class InstrumentDesk : IAsyncDisposable
         lock (live)
             arrival = live.Feed.Take(r, now);
         // One that came twice is written too, which changes nothing: so it is acknowledged only when the first is on the disk.
-        await _queue.Keep(Row(rig, r, now, arrival));
+        await _queue.Keep(Row(rig, arrival == Arrival.Suspect ? r with { Quality = ReadingQuality.Suspect } : r, now, arrival == Arrival.Late));
         return true;
     }
 
-    private static NewReading Row(Guid rig, InstrumentReading r, DateTimeOffset now, Arrival arrival) => new(rig, r.Instrument,
-        InstrumentQuantities.Name(r.Quantity), r.Simulated, r.At.ToUnixTimeMilliseconds(), r.Seq, r.Value,
-        (int)(arrival == Arrival.Suspect ? ReadingQuality.Suspect : r.Quality), now.ToUnixTimeMilliseconds(), arrival == Arrival.Late);
+    /// <summary>A reading as the store holds it.</summary>
+    internal static NewReading Row(Guid rig, InstrumentReading r, DateTimeOffset now, bool late) => new(rig, r.Instrument,
+        InstrumentQuantities.Name(r.Quantity), r.Simulated, r.At.ToUnixTimeMilliseconds(), r.Seq, r.Value, (int)r.Quality, now.ToUnixTimeMilliseconds(), late);
 
     /// <summary>Keeps the readings of a logger's file.</summary>
     public async Task Import(Guid rig, IReadOnlyList<InstrumentReading> readings)
     {
         var now = _clock.GetUtcNow();
         await using var scope = _scopes.CreateAsyncScope();
-        await scope.ServiceProvider.GetRequiredService<ReadingLog>().Add([.. readings.Select(r => Row(rig, r, now, Arrival.Taken))]);
+        await scope.ServiceProvider.GetRequiredService<ReadingLog>().Add([.. readings.Select(r => Row(rig, r, now, late: false))]);
     }
 
     private async Task<bool> IsThere(Guid rig)

@@ -2,8 +2,10 @@ using System.Net;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Microsoft.Extensions.DependencyInjection;
 using Vanto.Core.Crew;
 using Vanto.Documents;
+using Vanto.Storage;
 using Vanto.Web.Crew;
 using static Vanto.Web.Tests.RunningServer;
 
@@ -89,6 +91,56 @@ public sealed class ExchangeTests : IAsyncLifetime
         var then = (await Read(await Bring(_one, whole)))["rigs"]![0]!;
         ((int)then["fresh"]!, then["unmet"]!.AsArray().Count).ShouldBe((1, 0));
         (await _one.View(id))["records"]!.AsArray().Select(r => r!["readings"]!["value"]!.GetValue<double>()).ShouldBe([900, 850]);
+    }
+
+    /// <summary>What instruments read goes along with its moments and its gaps; what was simulated stays; twice changes nothing.</summary>
+    [Fact]
+    public async Task What_instruments_read_goes_over_too()
+    {
+        var id = (await _one.Begin("Knot")).Id();
+        var rig = Guid.Parse(id);
+        var at = new DateTimeOffset(2027, 3, 2, 12, 0, 0, 250, TimeSpan.Zero);
+        NewReading Of(int n, double? value, bool simulated = false) => new(rig, simulated ? "vac-9" : "vac-1", "pressure.absolute", simulated,
+            at.AddSeconds(n).ToUnixTimeMilliseconds(), n, value, value is null ? 1 : 0, at.ToUnixTimeMilliseconds(), n == 3);
+        using (var scope = _one.Services.CreateScope())
+            await scope.ServiceProvider.GetRequiredService<ReadingLog>().Add(
+                [Of(0, 61.2), Of(1, 1.0 / 3), Of(2, null), Of(3, 8e-7), Of(0, 5, simulated: true)]);
+        var file = await Bundle(_one, id);
+        JobBundle.Read(file).Keys.Where(k => k.Contains("traces", StringComparison.Ordinal)).ShouldBe(["readings/traces/vac-1-pressure.absolute.csv"]);
+        (await Read(await Bring(_two, file)))["rigs"]![0]!.Number("/readings").ShouldBe(4);
+        (await Read(await Bring(_two, file)))["rigs"]![0]!.Number("/readings").ShouldBe(0);
+        using var there = _two.Services.CreateScope();
+        var log = there.ServiceProvider.GetRequiredService<ReadingLog>();
+        var channel = (await log.Channels(rig)).ShouldHaveSingleItem();
+        (await log.Whole(channel.Id)).Select(r => (r.At - at.ToUnixTimeMilliseconds(), r.Value, r.Quality, r.Late)).ShouldBe(
+            [(0, 61.2, 0, false), (1000, 1.0 / 3, 0, false), (2000, null, 1, false), (3000, 8e-7, 0, true)]);
+        (await Bundle(_two, id)).Length.ShouldBeGreaterThan(0);
+        JobBundle.Read(await Bundle(_two, id))["readings/traces/vac-1-pressure.absolute.csv"].ShouldBe(
+            JobBundle.Read(file)["readings/traces/vac-1-pressure.absolute.csv"], "it goes on as it came");
+    }
+
+    /// <summary>A trace with a row that no instrument sends is refused whole, the row is named, and nothing of the file is here.</summary>
+    [Theory]
+    [InlineData("61.2", "much", "is no value")]
+    [InlineData("61.2", "", "a good reading has a value")]
+    [InlineData("Good", "Splendid", "is no quality")]
+    [InlineData("vac-1", "Vac 1", "is no instrument_id")]
+    [InlineData("instant_utc", "moment", "the columns of a trace")]
+    public async Task A_trace_that_no_instrument_wrote_is_refused_by_its_row(string from, string to, string words)
+    {
+        var id = (await _one.Begin("Ruff")).Id();
+        using (var scope = _one.Services.CreateScope())
+            await scope.ServiceProvider.GetRequiredService<ReadingLog>().Add(
+                [new(Guid.Parse(id), "vac-1", "pressure.absolute", false, 1_800_000_000_000, 1, 61.2, 0, 1_800_000_000_000, false)]);
+        var files = JobBundle.Read(await Bundle(_one, id)).ToDictionary();
+        const string Trace = "readings/traces/vac-1-pressure.absolute.csv";
+        var text = System.Text.Encoding.UTF8.GetString(files[Trace]);
+        text.ShouldContain(from);
+        files[Trace] = System.Text.Encoding.UTF8.GetBytes(text.Replace(from, to, StringComparison.Ordinal));
+        var refused = await Bring(_two, JobBundle.Zip(files.Where(f => f.Key != JobBundle.Sums && f.Key != "manifest.json").ToDictionary()));
+        refused.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await refused.Content.ReadAsStringAsync()).ShouldContain(words);
+        (await _two.Http.GetAsync($"/api/rigs/{id}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
     [Fact]

@@ -33,7 +33,7 @@ async function take(event: Event): Promise<void> {
     <h2>Another laptop</h2>
     <p class="soft">
       Everything goes over as a file: logs are put together, of two designs that were changed apart the newer counts and the other is kept.
-      Reading a file in twice changes nothing. Traces of instruments stay where they were taken.
+      Reading a file in twice changes nothing.
     </p>
     <div class="ways">
       <PaperLink href="/api/exchange/shop.zip" kind="ZIP" paper="shop">The whole shop as a file</PaperLink>
@@ -45,7 +45,10 @@ async function take(event: Event): Promise<void> {
     <p v-if="refused" class="severity-stop" role="alert">{{ refused }}</p>
     <ul v-if="report" class="report" data-report>
       <li v-for="r in report.rigs" :key="r.id">
-        <RouterLink :to="`/rig/${r.id}`">{{ r.name }}</RouterLink> {{ say(r.design) }} {{ r.fresh }} records that were not here.
+        <RouterLink :to="`/rig/${r.id}`">{{ r.name }}</RouterLink> {{ say(r.design) }} {{ r.fresh }} records that were not here<template
+          v-if="r.readings"
+          >, {{ r.readings }} readings of instruments</template
+        >.
         <b v-if="r.altered.length" class="severity-stop">Said otherwise there and kept out: {{ r.altered.join('; ') }}.</b>
         <b v-if="r.missing" class="severity-caution">{{ r.missing }} photographs did not come along.</b>
         <b v-for="u in r.unmet" :key="u.device" class="severity-caution" data-unmet
