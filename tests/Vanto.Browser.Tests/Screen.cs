@@ -9,49 +9,35 @@ namespace Vanto.Browser.Tests;
 /// <summary>A browser on a running Vanto, handled as a person would; it notes console errors and requests that leave or fail.</summary>
 public sealed class Screen : IDisposable
 {
-    /// <summary>Screens narrower than this are phones, with touch.</summary>
-    private const int Phone = 500;
-
     private static readonly Lazy<string> Axe = new(() =>
         File.ReadAllText(Path.Combine(VantoServer.Root, "src", "ui", "node_modules", "axe-core", "axe.min.js")));
 
-    private readonly string _profile = Directory.CreateTempSubdirectory("vanto-chromium-").FullName;
+    private readonly Browser _browser;
     private readonly Uri _address;
     private readonly List<string> _expectedFailures = [];
+    private bool _clean;
 
-    /// <summary>Opens a browser.</summary>
+    /// <summary>Opens a browser, or takes one that an earlier test left as it found it.</summary>
     public Screen(Uri address, int width = 1280, int height = 800)
     {
         _address = address;
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        // The door to the crew's network has a certificate that its machine signed for itself.
-        options.AcceptInsecureCertificates = true;
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-            "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--lang=en-GB", $"--window-size={width},{height}",
-            $"--user-data-dir={_profile}");
-        if (width < Phone)
-            options.EnableMobileEmulation(new OpenQA.Selenium.Chromium.ChromiumMobileEmulationDeviceSettings
-            {
-                Width = width,
-                Height = height,
-                PixelRatio = 1,
-                EnableTouchEvents = true,
-                UserAgent = "Mozilla/5.0 (Linux; Android) Mobile",
-            });
-        options.SetLoggingPreference(LogType.Browser, LogLevel.Warning);
-        options.SetLoggingPreference("performance", LogLevel.All);
-        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin"), options, TimeSpan.FromSeconds(90));
-        // The page itself has this size, without what a browser's own bars take.
-        if (width >= Phone)
-            Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
-                new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        _browser = Browser.Take(width, height);
     }
 
     /// <summary>The driver.</summary>
-    public ChromeDriver Driver { get; }
+    public ChromeDriver Driver => _browser.Driver;
 
     /// <summary>Opens a path.</summary>
     public void Go(string path) => Driver.Navigate().GoToUrl(new Uri(_address, path));
+
+    /// <summary>Goes to another leaf of the rig that is open as the browser's own back does: the page stays. Ends when the leaf before is gone.</summary>
+    public void Turn(string path) => Driver.ExecuteAsyncScript("""
+        const before = document.querySelector('main .leaf');
+        history.pushState({}, '', arguments[0]);
+        dispatchEvent(new PopStateEvent('popstate', { state: null }));
+        const look = () => requestAnimationFrame(before?.isConnected ? look : arguments[1]);
+        look();
+        """, path);
 
     /// <summary>Opens a station of a rig by the rig's name, at one of its leaves where that is named too: <c>energy/kit</c>.</summary>
     public void OpenRig(string name, string station)
@@ -92,7 +78,13 @@ public sealed class Screen : IDisposable
     }
 
     /// <summary>The one element, once it is there and shown.</summary>
-    public IWebElement See(string css) => Wait(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed), css);
+    public IWebElement See(string css) => Wait(() => (IWebElement?)Driver.ExecuteScript(Shown, css), css);
+
+    /// <summary>Asked in one go: what is not there yet is asked for often.</summary>
+    private const string Shown = """
+        return [...document.querySelectorAll(arguments[0])]
+          .find(e => e.checkVisibility({ visibilityProperty: true, opacityProperty: true }) && e.getClientRects().length > 0) ?? null;
+        """;
 
     /// <summary>All elements at this moment.</summary>
     public IReadOnlyList<IWebElement> All(string css) => Driver.FindElements(By.CssSelector(css));
@@ -102,7 +94,7 @@ public sealed class Screen : IDisposable
     {
         try
         {
-            Wait(() => All(css).FirstOrDefault(e => e.Text.Contains(words, StringComparison.OrdinalIgnoreCase)), $"{css} with \"{words}\"");
+            Until(() => Texts(css).Any(t => t.Contains(words, StringComparison.OrdinalIgnoreCase)), $"{css} with \"{words}\"");
         }
         catch (WebDriverTimeoutException e)
         {
@@ -112,7 +104,8 @@ public sealed class Screen : IDisposable
 
     /// <summary>What all elements read, taken in one moment.</summary>
     public IReadOnlyList<string> Texts(string css) =>
-        [.. ((IReadOnlyCollection<object>)Driver.ExecuteScript("return [...document.querySelectorAll(arguments[0])].map(e => e.innerText.trim())",
+        [.. ((IReadOnlyCollection<object>)Driver.ExecuteScript(
+            "return [...document.querySelectorAll(arguments[0])].map(e => (e.innerText ?? e.textContent).replace(/\\u00a0/g, ' ').trim())",
             css)!).Cast<string>()];
 
     /// <summary>Waits until something is so.</summary>
@@ -230,7 +223,7 @@ public sealed class Screen : IDisposable
             Driver.ExecuteScript(Axe.Value);
         var found = (string?)Driver.ExecuteAsyncScript("""
             const done = arguments[arguments.length - 1];
-            const all = { resultTypes: ['violations'] };
+            const all = { resultTypes: ['violations'], preload: false };
             axe.run(document, arguments[0] ? { ...all, runOnly: ['color-contrast'] } : all).then(r => done(JSON.stringify(r.violations
               .filter(v => v.impact === 'serious' || v.impact === 'critical')
               .map(v => v.id + ': ' + v.nodes.slice(0, 4).map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join(' | ')))));
@@ -263,20 +256,15 @@ public sealed class Screen : IDisposable
                 faults.Add($"{status}: {parameters.GetProperty("response").GetProperty("url").GetString()}");
         }
         faults.ShouldBeEmpty();
+        _clean = true;
     }
 
     /// <inheritdoc />
     public void Dispose()
     {
-        Driver.Quit();
-        Driver.Dispose();
-        try
-        {
-            Directory.Delete(_profile, recursive: true);
-        }
-        catch (IOException)
-        {
-            // The browser may still be closing its files; the folder is temporary.
-        }
+        if (_clean)
+            _browser.GiveBack(_address);
+        else
+            _browser.Dispose();
     }
 }

@@ -34,11 +34,13 @@ public abstract class LeafWalk(DemoServer demo)
         using var screen = new Screen(demo.Server.Address, width, height);
         var phone = width < 700;
         var address = screen.RigAddress(rig);
+        screen.OpenRig(rig, "service");
         if (units == "customary")
             screen.Keyboard("u");
         foreach (var (station, leaf) in Leaves())
         {
-            screen.Go($"{address}/{station}/{leaf}");
+            screen.Turn($"{address}/{station}/{leaf}");
+            screen.Until(() => screen.All($"[data-leaf='{leaf}'][aria-current='page']").Count > 0, $"{station}/{leaf} is open");
             screen.See("[data-verdict] .headline");
             screen.Until(() => screen.All(".el-skeleton").Count == 0, $"{station}/{leaf} is there");
             var m = Settled(screen, width);
