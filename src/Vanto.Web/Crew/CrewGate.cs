@@ -33,6 +33,9 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
     /// <summary>Tells the server whose request was passed on. Without it the owner asks, on this machine.</summary>
     public const string RoleHeader = "Vanto-Crew-Role";
 
+    /// <summary>Says to the server from which address of the crew's network a request came; only the gate writes it.</summary>
+    public const string CallerHeader = "Vanto-Crew-Caller";
+
     /// <summary>Query of the yard: the one rig in it.</summary>
     public const string OnlyRig = "only";
 
@@ -254,8 +257,10 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
         {
             await base.TransformRequestAsync(context, request, destination, stop);
             request.Headers.Host = null;
-            foreach (var header in new[] { "Cookie", "Origin", "Referer", "Sec-Fetch-Site", "Forwarded", "X-Forwarded-For", "X-Forwarded-Host", RoleHeader })
+            foreach (var header in new[] { "Cookie", "Origin", "Referer", "Sec-Fetch-Site", "Forwarded", "X-Forwarded-For", "X-Forwarded-Host", RoleHeader,
+                CallerHeader })
                 request.Headers.Remove(header);
+            request.Headers.Add(CallerHeader, $"{context.Connection.RemoteIpAddress}");
             if (context.Items[RoleHeader] is CrewRole role)
                 request.Headers.Add(RoleHeader, role.ToString());
             if (context.Items[OnlyRig] is Guid rig && context.Request.Path == "/api/rigs")

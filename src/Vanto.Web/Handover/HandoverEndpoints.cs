@@ -38,9 +38,9 @@ public static class HandoverEndpoints
         api.MapGet("/rigs/{id:guid}/handover/now", Now).WithTags("handover");
     }
 
-    /// <summary>The limit on the public page: so many looks a minute from one address.</summary>
+    /// <summary>The limit on the public page: so many looks a minute from one address, of this machine or of the crew's network.</summary>
     public static RateLimitPartition<string> Partition(HttpContext http) => RateLimitPartition.GetFixedWindowLimiter(
-        http.Connection.RemoteIpAddress?.ToString() ?? "",
+        http.Request.Headers[CrewGate.CallerHeader] is [{ Length: > 0 } caller] ? caller : $"{http.Connection.RemoteIpAddress}",
         _ => new FixedWindowRateLimiterOptions { PermitLimit = MostAMinute, Window = TimeSpan.FromMinutes(1) });
 
     /// <summary>Maps the page behind the label, for whoever holds its key.</summary>

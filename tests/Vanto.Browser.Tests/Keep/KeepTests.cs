@@ -198,7 +198,10 @@ public sealed class KeepTests(DemoServer demo) : IClassFixture<DemoServer>
         new OpenQA.Selenium.Support.UI.SelectElement(screen.See("[data-shop='type']")).SelectByValue("clampMeter");
         Screen.Into(screen.See("[data-shop='calibratedOn']"), "2026-11-01");
         Screen.Into(screen.See("[data-shop='offShare']"), "0.2");
+        screen.See("[data-instruments]");
+        var before = screen.All("[data-trace='clamp meter']").Count;
         screen.See("[data-shop-write]").SendKeys(OpenQA.Selenium.Keys.Enter);
+        screen.Until(() => screen.All("[data-trace='clamp meter']").Count > before, "it stands in the list");
         screen.See("[data-trace='clamp meter']").SendKeys(OpenQA.Selenium.Keys.Enter);
         screen.See("[data-traced]", "STARTUP-0");
         screen.See("[data-traced]", "Nothing is rewritten");

@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Http;
 using Microsoft.Extensions.DependencyInjection;
 using Vanto.Core.Crew;
 using Vanto.Web.Crew;
+using Vanto.Web.Handover;
 using static Vanto.Web.Tests.RunningServer;
 
 namespace Vanto.Web.Tests.Crew;
@@ -256,6 +257,30 @@ public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningS
         })
         { BaseAddress = new Uri($"https://127.0.0.1:{Gate.Port}") };
         (await again.GetAsync("/api/rigs")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+    }
+
+    /// <summary>The page behind a label is limited for each phone of the network by itself, whatever name a phone gives itself.</summary>
+    [Fact]
+    public async Task The_label_is_limited_by_who_looks()
+    {
+        string Of(string caller)
+        {
+            var http = new DefaultHttpContext();
+            http.Connection.RemoteIpAddress = IPAddress.Loopback;
+            if (caller.Length > 0)
+                http.Request.Headers[CrewGate.CallerHeader] = caller;
+            return HandoverEndpoints.Partition(http).PartitionKey;
+        }
+
+        new[] { Of("192.0.2.4"), Of("192.0.2.5"), Of("") }.Distinct().Count().ShouldBe(3);
+        using var phone = Phone();
+        var answers = await Task.WhenAll(Enumerable.Range(0, 40).Select(n =>
+        {
+            var look = new HttpRequestMessage(HttpMethod.Get, "/h/AAAAAAAA0?k=X");
+            look.Headers.Add(CrewGate.CallerHeader, $"192.0.2.{n}");
+            return phone.SendAsync(look);
+        }));
+        answers.Count(a => a.StatusCode == HttpStatusCode.TooManyRequests).ShouldBeGreaterThanOrEqualTo(10);
     }
 
     /// <summary>Every address of the API that changes something asks for more than reading.</summary>
