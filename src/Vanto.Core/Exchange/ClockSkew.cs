@@ -34,16 +34,18 @@ public sealed record ClockSkew(double OffsetS, double DelayS, Severity? Severity
 
     /// <summary>Of the quickest of some questions.</summary>
     /// <exception cref="InputException">None, too many, a moment that no clock shows, or an answer before its question.</exception>
-    public static ClockSkew Of(IReadOnlyList<ClockSample> samples)
+    public static ClockSkew Of(IReadOnlyList<ClockSample?> samples)
     {
         if (samples.Count is 0 or > Samples)
             throw new InputException("samples", $"{samples.Count}", $"{samples.Count} samples of the clock; 1 to {Samples} are asked for.");
         foreach (var sample in samples)
-            if (new[] { sample.SentS, sample.ReceivedS, sample.AnsweredS, sample.BackS }.Any(s => !(Math.Abs(s) <= MostS)))
+            if (sample is null)
+                throw new InputException("samples", "nothing", "A sample of the clock is empty.");
+            else if (new[] { sample.SentS, sample.ReceivedS, sample.AnsweredS, sample.BackS }.Any(s => !(Math.Abs(s) <= MostS)))
                 throw new InputException("samples", "", $"A moment of the clock is beyond {MostS:0} seconds from 1970.");
             else if (sample.BackS < sample.SentS || sample.AnsweredS < sample.ReceivedS)
                 throw new InputException("samples", "", "An answer stands before its question: the clock was set meanwhile. Measure again.");
-        var best = samples.MinBy(s => s.DelayS)!;
+        var best = samples.MinBy(s => s!.DelayS)!;
         return new ClockSkew(best.OffsetS, best.DelayS, Math.Abs(best.OffsetS) switch
         {
             > CautionS => Findings.Severity.Caution,

@@ -45,7 +45,7 @@ public static class CrewEndpoints
         crew.MapGet("", (CrewGate gate, CrewBook book) => State(gate, book));
         crew.MapGet("/me", () => CrewMe.Of(CrewRole.Owner, ""));
         crew.MapGet("/clock", (TimeProvider clock) => ClockEndpoint.Now(clock));
-        crew.MapPost("/clock", (IReadOnlyList<ClockSample> samples) => ClockEndpoint.View(ClockSkew.Of(samples)));
+        crew.MapPost("/clock", (IReadOnlyList<ClockSample?> samples) => ClockEndpoint.View(ClockSkew.Of(samples)));
         crew.MapPost("/share", Share);
         crew.MapPost("/code", Invite).ProducesProblem(StatusCodes.Status409Conflict);
         crew.MapDelete("/devices/{id:guid}", Results<Ok<CrewState>, NotFound> (Guid id, CrewGate gate, CrewBook book) =>

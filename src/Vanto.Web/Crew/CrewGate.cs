@@ -154,7 +154,7 @@ public sealed class CrewGate(CrewBook book, IServer server, TimeProvider clock, 
         app.MapGet("/api/crew/me", (HttpContext context) => Who(context) is { } device
             ? Results.Ok(CrewMe.Of(device.Role, device.Name)) : NotJoined());
         app.MapGet(ClockEndpoint.Path, (HttpContext context) => Who(context) is null ? NotJoined() : Results.Ok(ClockEndpoint.Now(clock)));
-        app.MapPost(ClockEndpoint.Path, (IReadOnlyList<ClockSample> samples, HttpContext context) =>
+        app.MapPost(ClockEndpoint.Path, (IReadOnlyList<ClockSample?> samples, HttpContext context) =>
         {
             if (Who(context) is not { } device)
                 return NotJoined();

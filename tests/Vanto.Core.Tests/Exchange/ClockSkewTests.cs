@@ -51,6 +51,7 @@ public class ClockSkewTests
     public void What_no_clock_says_is_refused()
     {
         Should.Throw<InputException>(() => ClockSkew.Of([])).Message.ShouldContain("1 to 8");
+        Should.Throw<InputException>(() => ClockSkew.Of([null])).Message.ShouldContain("empty");
         Should.Throw<InputException>(() => ClockSkew.Of([new ClockSample(double.NaN, 0, 0, 0)])).Message.ShouldContain("1970");
         Should.Throw<InputException>(() => ClockSkew.Of([new ClockSample(10, 10, 10, 9)])).Message.ShouldContain("before its question");
     }
