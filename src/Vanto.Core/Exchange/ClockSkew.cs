@@ -60,7 +60,7 @@ public sealed record ClockSkew(double OffsetS, double DelayS, Severity? Severity
     {
         null => null,
         Findings.Severity.Note => Phrase.Of($"{whose} is {Math.Abs(OffsetS):Number} s {Way} the laptop's."),
-        _ => Phrase.Of($"{whose} is {Math.Abs(OffsetS) / 60:Number} min {Way} the laptop's: what is written down there keeps the time it had. Set it."),
+        _ => Phrase.Of($"{whose} is {Math.Abs(OffsetS) / 60:Number} min {Way} the laptop's: what is written down on it keeps that time. Set it."),
     };
 
     private string Way => OffsetS > 0 ? "behind" : "ahead of";

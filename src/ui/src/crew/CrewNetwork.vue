@@ -139,6 +139,9 @@ h2 {
   gap: 12px 40px;
   justify-content: space-between;
 }
+.acts {
+  margin-top: 10px;
+}
 .address {
   font-size: 1.25rem;
   font-weight: 700;

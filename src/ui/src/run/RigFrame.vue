@@ -128,12 +128,14 @@ useEventListener('keydown', onKey, true);
       <p v-if="rig.failure" class="failure" role="alert" data-unsent>
         {{ rig.failure }} Not saved yet: {{ unsaved }}. It is sent again in a moment, and with the next change.
       </p>
-      <p v-if="deviceClock?.words" :class="`severity-${deviceClock.severity} clock`" role="status" data-clock>
-        {{ say(deviceClock.words) }}
-      </p>
-      <div class="strip">
-        <h1>{{ titled(place.station) }}</h1>
-        <LeafRow :id="id" :place="place" />
+      <div class="head">
+        <p v-if="deviceClock?.words" :class="`severity-${deviceClock.severity} clock`" role="status" data-clock>
+          {{ say(deviceClock.words) }}
+        </p>
+        <div class="strip">
+          <h1>{{ titled(place.station) }}</h1>
+          <LeafRow :id="id" :place="place" />
+        </div>
       </div>
       <Suspense v-if="!place.fault || known || place.station === 'survey'">
         <component :is="view" :key="place.station + place.leaf.name" />
@@ -206,6 +208,9 @@ useEventListener('keydown', onKey, true);
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
 }
+.head {
+  min-width: 0;
+}
 .strip {
   display: flex;
   align-items: stretch;
@@ -238,6 +243,10 @@ useEventListener('keydown', onKey, true);
   background: var(--stop);
   color: var(--sheet);
   padding: 6px 16px;
+}
+.clock {
+  margin: 0;
+  padding: 8px 16px 2px;
 }
 @media (max-width: 700px) {
   .frame {
