@@ -17,6 +17,7 @@ public sealed record BuiltValues : DesignPart
     [Ask("As drawn", Help = "with the figure that was drawn then")] public bool Same { get; init; }
     [Field(QuantityKind.Length, 0, 200, Label = "Built, a length", Optional = true)] public double? LengthM { get; init; }
     [Field(QuantityKind.Mass, 0, 50, Label = "Built, a weight", Optional = true)] public double? Kg { get; init; }
+    [Field(QuantityKind.Current, 0, 10000, Label = "Built, a current", Optional = true)] public double? CurrentA { get; init; }
     [Field(QuantityKind.Number, 0, 10000, Label = "Built, a number", Optional = true)] public double? Number { get; init; }
 }
 
@@ -62,6 +63,8 @@ public static class AsBuilt
             {
                 QuantityKind.Length => (nameof(BuiltValues.LengthM), last?.Readings.LengthM),
                 QuantityKind.Mass => (nameof(BuiltValues.Kg), last?.Readings.Kg),
+                // Earlier ones were written down as plain numbers.
+                QuantityKind.Current => (nameof(BuiltValues.CurrentA), last?.Readings.CurrentA ?? last?.Readings.Number),
                 _ => (nameof(BuiltValues.Number), last?.Readings.Number),
             };
             var off = value is { } v && Math.Abs(v - drawn) > tolerance + Slack;
@@ -85,7 +88,7 @@ public static class AsBuilt
             Add($"cable-{c.No}", $"{c.Name}: cable", c.LengthM, QuantityKind.Length, Math.Max(CableM, CableShare * c.LengthM), Severity.Note, "wiring",
                 "circuits", DrawnLength(c));
             if (c.DeviceA is { } amps)
-                Add($"breaker-{c.No}", $"{c.Name}: {c.Device}, A", amps, QuantityKind.Number, 0, Severity.Caution, "wiring", "circuits",
+                Add($"breaker-{c.No}", $"{c.Name}: {c.Device}", amps, QuantityKind.Current, 0, Severity.Caution, "wiring", "circuits",
                     c.No == UnitCircuit ? a => Valid(wired, d => d with { Branch = d.Branch with { DeviceA = a } }) : null);
         }
         if (sources.Battery.Fitted)

@@ -104,8 +104,9 @@ public class PaperTests
         Assessor.Assess(redrawn, [confirmed]).Handover!.Built.Single(b => b.Item == row.Item).Level
             .ShouldBe(Severity.Note, "what was confirmed stays what it was when the drawing is changed");
         var breaker = Assessor.Assess(van, []).Handover!.Built.First(b => b.Item.StartsWith("breaker", StringComparison.Ordinal));
-        var other = new BuiltRecord(Guid.NewGuid(), Noon, "Piet", new BuiltValues { Item = breaker.Item, Number = breaker.Drawn.Value + 5 }, null);
-        Assessor.Assess(van, [other]).Handover!.Built.Single(b => b.Item == breaker.Item).Level.ShouldBe(Severity.Caution);
+        foreach (var values in (BuiltValues[])[new() { CurrentA = breaker.Drawn.Value + 5 }, new() { Number = breaker.Drawn.Value + 5 }])
+            Assessor.Assess(van, [new BuiltRecord(Guid.NewGuid(), Noon, "Piet", values with { Item = breaker.Item }, null)]).Handover!.Built
+                .Single(b => b.Item == breaker.Item).Level.ShouldBe(Severity.Caution, "also as a plain number, as it was written down earlier");
     }
 
     /// <summary>What was built otherwise is drawn so by its button: the row then agrees, and the whole is reckoned with it.</summary>
@@ -122,6 +123,7 @@ public class PaperTests
                     {
                         "lengthM" => values with { LengthM = figure },
                         "kg" => values with { Kg = figure },
+                        "currentA" => values with { CurrentA = figure },
                         _ => values with { Number = figure }
                     };
                     var record = new BuiltRecord(Guid.NewGuid(), Noon, "Piet", values, null);
