@@ -137,7 +137,7 @@ public sealed class ServiceStation : Station<ServiceAssessment>
                     ? Phrase.Of($"Nothing was read yet. Fifteen minutes of running, then write it down.") : Phrase.Of($"Nothing drifts that can be seen.")),
                 ["charge"] = charge.Kg is { } kg ? Phrase.Of($"{kg:Mass} by the book.") : Phrase.Of($"The charge is not in the unit's sheet and not weighed."),
                 ["warranty"] = dates.Count == 0 ? Phrase.Of($"Write down from when it runs.")
-                    : Phrase.Of($"It {string.Join(", ", dates.Select(d => $"{d.What} on {Days.Text(d.Day)}"))}."),
+                    : Phrase.Of($"Its terms: {string.Join(", ", dates.Select(d => $"{d.What} {Days.Text(d.Day)}"))}."),
                 ["moving"] = move.Words,
             },
         };

@@ -18,6 +18,7 @@ public sealed record WarrantyDesign : DesignPart
 }
 
 /// <summary>An end, or a date to keep.</summary>
+/// <param name="What">What it is, so that the day can stand behind it, whether it is past or to come.</param>
 /// <param name="Ends">It is an end: past it there is nothing to do.</param>
 public sealed record WarrantyDate(string What, DateOnly Day, bool Ends);
 
@@ -33,10 +34,10 @@ public static class Warranty
             return [];
         return
         [
-            .. terms is { RegisterDays: > 0, Registered: false } ? [new WarrantyDate("must be registered", from.AddDays(terms.RegisterDays), false)]
+            .. terms is { RegisterDays: > 0, Registered: false } ? [new WarrantyDate("to be registered by", from.AddDays(terms.RegisterDays), false)]
                 : Array.Empty<WarrantyDate>(),
             .. new[] { ("labour", terms.LabourYears), ("parts", terms.PartsYears), ("compressor", terms.CompressorYears) }.Where(t => t.Item2 > 0)
-                .Select(t => new WarrantyDate($"ends for {t.Item1}", from.AddYears(t.Item2), true)).OrderBy(d => d.Day),
+                .Select(t => new WarrantyDate($"{t.Item1} until", from.AddYears(t.Item2), true)).OrderBy(d => d.Day),
         ];
     }
 

@@ -55,7 +55,7 @@ public sealed class ShopIndex
             .. CarePlan.Of(design.Service, design.Survey, visits).Where(c => c.Due is not null)
                 .Select(c => new RigDate(rig.Id, design.Name, "service", c.Words, c.Due!.Value, "service/care") { Of = c.Id }),
             .. Warranty.Dates(design.Service.Warranty)
-                .Select(w => new RigDate(rig.Id, design.Name, "warranty", $"warranty {w.What}", w.Day, "service/warranty") { Ends = w.Ends }),
+                .Select(w => new RigDate(rig.Id, design.Name, "warranty", $"warranty, {w.What}", w.Day, "service/warranty") { Ends = w.Ends }),
         ];
     }
 }

@@ -23,7 +23,7 @@ const terms = ['from', 'partsYears', 'compressorYears', 'labourYears', 'register
     <template #picture>
       <ol class="dates" data-warranty>
         <li v-for="d in dates" :key="d.what">
-          <span>{{ d.day }}</span> <b>{{ d.what }}</b>
+          <span>{{ d.what }}</span> <b>{{ d.day }}</b>
         </li>
       </ol>
       <p class="soft">It says what is at risk by the terms as typed, never that a warranty is void: that is for who gives it.</p>
@@ -40,7 +40,7 @@ const terms = ['from', 'partsYears', 'compressorYears', 'labourYears', 'register
 }
 li {
   display: grid;
-  grid-template-columns: 120px 1fr;
+  grid-template-columns: 11rem 1fr;
   border-top: 1px solid var(--hair);
   padding: 10px 0;
   font-variant-numeric: tabular-nums;
