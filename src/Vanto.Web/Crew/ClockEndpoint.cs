@@ -4,7 +4,8 @@ using Vanto.Core.Findings;
 namespace Vanto.Web.Crew;
 
 /// <summary>When a question was heard here and when it was answered, s since 1970 by this machine's clock.</summary>
-public sealed record ClockMoment(double ReceivedS, double AnsweredS);
+/// <param name="Asked">So often a device asks before it is judged.</param>
+public sealed record ClockMoment(double ReceivedS, double AnsweredS, int Asked);
 
 /// <summary>How the clock of the device that asked stands.</summary>
 /// <param name="OffsetS">By how much this machine's clock is ahead, s.</param>
@@ -20,7 +21,7 @@ public static class ClockEndpoint
     /// <summary>Heard and answered in the same moment: there is nothing to do between.</summary>
     public static ClockMoment Now(TimeProvider clock) => Moment(clock.GetUtcNow().ToUnixTimeMilliseconds() / 1000.0);
 
-    private static ClockMoment Moment(double now) => new(now, now);
+    private static ClockMoment Moment(double now) => new(now, now, ClockSkew.Samples);
 
     public static ClockView View(ClockSkew skew) => new(skew.OffsetS, skew.Severity, skew.Said("The clock of this device"));
 }

@@ -15,6 +15,19 @@ public sealed class CrewTests(DemoServer demo) : IClassFixture<DemoServer>
             laptop.See("[data-share]").Click();
     }
 
+    /// <summary>With a code that the laptop gives; both pages are looked at as they stand then.</summary>
+    private static void Joins(Screen laptop, Screen phone, string name)
+    {
+        laptop.See("[data-invite]").Click();
+        var code = laptop.See("[data-digits]").Text;
+        laptop.IsAccessible();
+        phone.Go("/");
+        Screen.Into(phone.See("[data-code]"), code);
+        Screen.Into(phone.See("[data-name]"), name);
+        phone.IsAccessible();
+        phone.See(".go").Click();
+    }
+
     private async Task<Uri> Door()
     {
         using var http = new HttpClient { BaseAddress = demo.Server.Address };
@@ -30,15 +43,8 @@ public sealed class CrewTests(DemoServer demo) : IClassFixture<DemoServer>
     {
         using var laptop = new Screen(demo.Server.Address);
         Opens(laptop);
-        laptop.See("[data-invite]").Click();
-        var code = laptop.See("[data-digits]").Text;
-        laptop.IsAccessible();
         using var phone = new Screen(await Door(), 390, 844);
-        phone.Go("/");
-        Screen.Into(phone.See("[data-code]"), code);
-        Screen.Into(phone.See("[data-name]"), "Wren");
-        phone.IsAccessible();
-        phone.See(".go").Click();
+        Joins(laptop, phone, "Wren");
         phone.OpenRig("Marigold", "install/step?step=confirm-design");
         laptop.See("[data-device='Wren']", "fitter");
         phone.Until(() => phone.Driver.ExecuteScript("return !!navigator.serviceWorker.controller") is true, "the pages are kept on the phone");
@@ -67,15 +73,10 @@ public sealed class CrewTests(DemoServer demo) : IClassFixture<DemoServer>
     {
         using var laptop = new Screen(demo.Server.Address);
         Opens(laptop);
-        laptop.See("[data-invite]").Click();
-        var code = laptop.See("[data-digits]").Text;
         using var phone = new Screen(await Door(), 390, 844);
         phone.Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument",
             new Dictionary<string, object?> { ["source"] = "const real = Date.now; Date.now = () => real() - 240000;" });
-        phone.Go("/");
-        Screen.Into(phone.See("[data-code]"), code);
-        Screen.Into(phone.See("[data-name]"), "Sanna");
-        phone.See(".go").Click();
+        Joins(laptop, phone, "Sanna");
         phone.OpenRig("Marigold", "install/step");
         phone.See("[data-clock]", "4 min behind");
         phone.IsAccessible();

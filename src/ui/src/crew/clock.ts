@@ -4,7 +4,6 @@ import { ask } from '../api/client';
 import type { ClockMoment, ClockSample, ClockView } from '../api/generated/schema';
 import { useMe } from './me';
 
-const samples = 8;
 const againMs = 10 * 60 * 1000;
 const nowS = () => Date.now() / 1000;
 
@@ -16,13 +15,15 @@ export function useClock() {
   async function measure(): Promise<void> {
     if (!me.value || me.value.role === 'owner') return;
     try {
-      const asked: ClockSample[] = [];
-      for (let n = 0; n < samples; n++) {
+      const samples: ClockSample[] = [];
+      let wanted = 1;
+      while (samples.length < wanted) {
         const sentS = nowS();
-        const moment = await ask<ClockMoment>('GET', '/crew/clock');
-        asked.push({ sentS, ...moment, backS: nowS() });
+        const { receivedS, answeredS, asked } = await ask<ClockMoment>('GET', '/crew/clock');
+        samples.push({ sentS, receivedS, answeredS, backS: nowS() });
+        wanted = asked;
       }
-      said.value = await ask<ClockView>('POST', '/crew/clock', asked);
+      said.value = await ask<ClockView>('POST', '/crew/clock', samples);
     } catch {
       // Away from the laptop: what was said last stays.
     }
