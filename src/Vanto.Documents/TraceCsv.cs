@@ -60,20 +60,22 @@ public static class TraceCsv
 
     private static TracedReading Row(CsvReader csv, string path)
     {
-        T Must<T>(int column, T? value) where T : struct => value ?? throw new InputException(path, csv.GetField(column) ?? "",
-            $"{path}, row {csv.Parser.Row}: \"{csv.GetField(column)}\" is no {Columns[column]}.");
-        var quantity = Must(3, InstrumentQuantities.Named(csv.GetField(3) ?? ""));
-        var quality = Must(6, Enum.TryParse<ReadingQuality>(csv.GetField(6), out var q) && Enum.IsDefined(q) ? q : (ReadingQuality?)null);
-        double? value = csv.GetField(4) is not { Length: > 0 } text ? null
-            : Must(4, double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var v) && double.IsFinite(v) ? v : (double?)null);
-        if (value is null && quality == ReadingQuality.Good)
-            throw new InputException(path, "", $"{path}, row {csv.Parser.Row}: a good reading has a value.");
-        var at = Must(0, DateTimeOffset.TryParseExact(csv.GetField(0), Instant, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var moment)
-            ? moment : (DateTimeOffset?)null);
-        var seq = Must(7, long.TryParse(csv.GetField(7), NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n : (long?)null);
-        var instrument = csv.GetField(2) ?? "";
+        string Of(string column) => csv.GetField(column) ?? "";
+        InputException No(string column, string why) => new(path, Of(column), $"{path}, row {csv.Parser.Row}: {why}");
+        T Must<T>(string column, bool stands, T value) => stands ? value : throw No(column, $"\"{Of(column)}\" is no {column}.");
+        var invariant = CultureInfo.InvariantCulture;
+        var instrument = Of("instrument_id");
         if (!InstrumentMessage.IsId(instrument))
-            throw new InputException(path, instrument, $"{path}, row {csv.Parser.Row}: \"{instrument}\" is no instrument_id: small letters, digits, hyphens.");
-        return new TracedReading(new InstrumentReading(instrument, quantity, value, at, seq, quality), csv.GetField(8) == "late");
+            throw No("instrument_id", $"\"{instrument}\" is no instrument_id: small letters, digits, hyphens.");
+        var quality = Must("quality", Enum.TryParse<ReadingQuality>(Of("quality"), out var said) && Enum.IsDefined(said), said);
+        double? value = Of("value").Length == 0 ? null
+            : Must("value", double.TryParse(Of("value"), NumberStyles.Float, invariant, out var number) && double.IsFinite(number), number);
+        if (value is null && quality == ReadingQuality.Good)
+            throw No("value", "a good reading has a value.");
+        var quantity = InstrumentQuantities.Named(Of("quantity")) ?? throw No("quantity", $"\"{Of("quantity")}\" is no quantity.");
+        var at = Must("instant_utc",
+            DateTimeOffset.TryParseExact(Of("instant_utc"), Instant, invariant, DateTimeStyles.AssumeUniversal, out var moment), moment);
+        var seq = Must("seq", long.TryParse(Of("seq"), NumberStyles.None, invariant, out var count), count);
+        return new TracedReading(new InstrumentReading(instrument, quantity, value, at, seq, quality), Of("late") == "late");
     }
 }
