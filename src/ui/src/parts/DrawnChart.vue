@@ -3,7 +3,7 @@ import { useElementSize, useIntersectionObserver } from '@vueuse/core';
 import type { EChartsCoreOption } from 'echarts/core';
 import { computed, ref, shallowRef, useTemplateRef, watchEffect } from 'vue';
 import VChart from 'vue-echarts';
-import './chart';
+import { inks } from './chart';
 import { saveNumbers, savePicture } from './saved';
 
 /**
@@ -19,7 +19,17 @@ const { width, height: tall } = useElementSize(box);
 
 /** On a narrow screen a legend is pushed sideways; in two rows it would lie on the lines. */
 const narrow = window.matchMedia('(max-width: 700px)').matches;
-const pushed = (legend: unknown) => ({ ...(legend as object), type: 'scroll', left: 44, right: 0 });
+const pushed = (legend: unknown) => ({
+  ...(legend as object),
+  type: 'scroll',
+  left: 64,
+  right: 0,
+  padding: 0,
+  itemWidth: 18,
+  itemGap: 9,
+  pageIconColor: inks.value.ink,
+  pageIconInactiveColor: inks.value.rule,
+});
 const fitting = (option: EChartsCoreOption): EChartsCoreOption =>
   narrow && option.legend ? { ...option, legend: [option.legend].flat().map(pushed) } : option;
 

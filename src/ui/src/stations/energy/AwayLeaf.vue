@@ -21,13 +21,12 @@ const asks = ['mostC', 'mostRhPct', 'days', 'winter', 'asked'];
 const runs = computed(() => rig.design!.energy.away.runs);
 const set = computed(() => (runs.value ? ['runs', 'setC', 'from', 'to'] : ['runs']));
 const columns: SheetColumn<AwayRow>[] = [
-  { key: 'words', label: 'the unit', text: (r) => say(r.words), wide: true },
-  { key: 'holds', label: '', text: (r) => r.says },
-  { key: 'take', label: '' },
-  { key: 'warmest', label: 'warmest', number: true, text: (r) => shown(r.warmestC, 'temperature') },
+  { key: 'words', label: 'the unit', text: (r) => say(r.words) + (r.holds ? '' : `: ${r.says}`), width: 112 },
+  { key: 'warmest', label: 'warmest', number: true, text: (r) => shown(r.warmestC, 'temperature'), width: 72 },
+  { key: 'takes', label: 'takes a day', number: true, text: (r) => shown(r.whADay, 'energy'), width: 78 },
+  { key: 'take', label: '', width: 98 },
   { key: 'humid', label: 'humidity', number: true, text: (r) => shown(r.meanRhPct, 'percent') },
   { key: 'runs', label: 'runs a day', number: true, text: (r) => shown(r.runHours, 'hours') },
-  { key: 'takes', label: 'takes a day', number: true, text: (r) => shown(r.whADay, 'energy') },
   {
     key: 'charge',
     label: 'lowest charge',

@@ -139,6 +139,12 @@ fieldset {
   align-items: center;
   min-height: 44px;
 }
+.tick input {
+  width: 22px;
+  height: 22px;
+  margin: 0;
+  accent-color: var(--ink);
+}
 .field {
   display: grid;
   color: var(--soft);

@@ -42,8 +42,8 @@ const picture = computed<EChartsCoreOption>(() => {
     animation: false,
     legend: { top: 0, right: 10, textStyle: lettering(12.5), data: ['read', 'normal here', 'sum up', 'sum down'] },
     grid: [
-      { left: 52, right: 16, top: 30, height: '48%' },
-      { left: 52, right: 16, bottom: 34, height: '24%' },
+      { left: 52, right: 16, top: 30, height: '43%' },
+      { left: 52, right: 16, bottom: 34, height: '22%' },
     ],
     xAxis: [
       axis({ type: 'time', gridIndex: 0, min: s.points[0]?.day, max: s.points.at(-1)?.day, axisLabel: { ...lettering(12) } }),
