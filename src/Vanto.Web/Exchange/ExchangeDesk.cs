@@ -67,7 +67,8 @@ public sealed class ExchangeDesk(RigLog log, ReadingLog readings, RigDesk desk, 
         }
     }
 
-    /// <summary>Reads the file of a rig or of a whole shop in. Each rig is taken whole or not at all; reading it in twice changes nothing.</summary>
+    /// <summary>Reads the file of a rig or of a whole shop in. Each rig is taken whole or not at all, its traces after it; reading it in
+    /// twice changes nothing, and brings what a cut left out.</summary>
     /// <exception cref="InputException">It is no such file, not whole, or something in it cannot be read.</exception>
     public async Task<ExchangeReport> Take(byte[] archive)
     {
