@@ -175,6 +175,17 @@ public sealed class RigLog(VantoStore store, LaptopClock? laptop = null)
     public async Task<IReadOnlyDictionary<Guid, EventStamp>> Stamps(Guid id) =>
         (await store.Records.AsNoTracking().Where(r => r.RigId == id && r.Device != null).ToListAsync()).ToDictionary(r => r.Id, r => r.Stamp!);
 
+    /// <summary>The first of these numbers that a record of another rig has; null where all are free or this rig's own.</summary>
+    public async Task<Guid?> Elsewhere(Guid id, IReadOnlyList<Guid> numbers)
+    {
+        foreach (var some in numbers.Chunk(AskedAtOnce))
+            if (await store.Records.Where(r => r.RigId != id && some.Contains(r.Id)).Select(r => (Guid?)r.Id).FirstOrDefaultAsync() is { } taken)
+                return taken;
+        return null;
+    }
+
+    private const int AskedAtOnce = 500;
+
     /// <summary>Puts records between those that are there, all in a new order; none is changed otherwise.</summary>
     /// <param name="id">The rig, or what else keeps a log.</param>
     /// <param name="fresh">To be added; their order is given by the next.</param>

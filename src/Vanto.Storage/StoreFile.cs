@@ -45,6 +45,8 @@ public static class StoreFile
         }
         var missing = Missing(path);
         MustBeWritable(path);
+        foreach (var part in new[] { path, path + "-wal", path + "-shm" })
+            ClosedFile.Close(part);
         if (missing.Count == 0 && !DesignsBehind(path))
         {
             Tidy(path, say);
@@ -109,7 +111,7 @@ public static class StoreFile
         {
             Step("bring the backup beside");
             Discard(beside);
-            File.Copy(backup, beside);
+            ClosedFile.Copy(backup, beside);
             Step("verify it");
             Verify(beside);
             Step("bring it up to date");
@@ -166,6 +168,7 @@ public static class StoreFile
         {
             Directory.CreateDirectory(Path.GetDirectoryName(path)!);
             Discard(beside);
+            ClosedFile.Begin(beside);
             Migrate(beside);
             ToOneFile(beside);
             Flush(beside);
@@ -291,6 +294,7 @@ public static class StoreFile
 
     private static void CopyInto(string file, string target)
     {
+        ClosedFile.Begin(target);
         using (var source = new SqliteConnection(Connection(file, SqliteOpenMode.ReadOnly, pooling: false)))
         using (var copy = new SqliteConnection(Connection(target, pooling: false)))
         {

@@ -8,6 +8,7 @@ using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Quantities;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web;
@@ -45,9 +46,10 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
                 Status = 422,
                 Detail = $"{unreadable.Message} It can be saved as it lies or removed in the yard."
             },
+            NotYoursException not => new ProblemDetails { Title = "Not yours to do.", Status = 403, Detail = not.Message },
             BusyException busy => new ProblemDetails { Title = "Too much at once.", Status = 503, Detail = busy.Message },
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } =>
-                new ProblemDetails { Title = "That is too large.", Status = 413, Detail = $"The limit is {Server.LimitOf(context) >> 20} MB." },
+                TooLarge(context),
             BadHttpRequestException bad => Unread(bad),
             IOException { InnerException: OverflowException } =>
                 new ProblemDetails { Title = "The request cannot be read.", Status = 400, Detail = "The length that its body states is no length." },
@@ -73,6 +75,14 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
             Extensions = { ["errors"] = said },
         };
     }
+
+    /// <summary>A body is larger than its address takes.</summary>
+    public static ProblemDetails TooLarge(HttpContext context) => new()
+    {
+        Title = "That is too large.",
+        Status = StatusCodes.Status413PayloadTooLarge,
+        Detail = Server.LimitOf(context) is var most && most >= 1 << 20 ? $"The limit is {most >> 20} MB." : $"The limit is {most >> 10} kB.",
+    };
 
     /// <summary>A body that is no JSON, or JSON of another shape: the place and what is wrong there.</summary>
     private static ProblemDetails Unread(BadHttpRequestException bad)

@@ -4,6 +4,7 @@ return args.FirstOrDefault() switch
 {
     "describe" => await Describe.Run(args[1]),
     "schema" => SchemaPage.Write(args[1]),
+    "rights" => await Vanto.Web.Crew.RightsPage.Write(args[1]),
     "backup" => StoreCommands.Backup(args[1], args[2]),
     "simulate" => await Vanto.Web.Instruments.SimulateCommand.Run(args[1..]),
     "restore" => StoreCommands.Restore(args[1], args[2]),

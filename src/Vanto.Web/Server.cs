@@ -7,6 +7,7 @@ using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.OpenApi;
 using Serilog;
+using Vanto.Core.Crew;
 using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
@@ -119,7 +120,7 @@ public static class Server
         builder.Services.AddSingleton(s => LaptopClock.Of(store, s.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton(s => new CrewBook(CrewBook.FileOf(store), s.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton(s => new CrewGate(s.GetRequiredService<CrewBook>(), s.GetRequiredService<IServer>(),
-            s.GetRequiredService<TimeProvider>(), s.GetRequiredService<ILogger<CrewGate>>(), store));
+            s.GetRequiredService<EndpointDataSource>(), s.GetRequiredService<TimeProvider>(), s.GetRequiredService<ILogger<CrewGate>>(), store));
         builder.Services.AddSingleton(s => new DailyBackup(store, DailyBackup.FolderOf(store), s.GetRequiredService<TimeProvider>()));
         builder.Services.AddHostedService(s => s.GetRequiredService<DailyBackup>());
         Register(builder.Services, stations ?? StationRegistry.Standard, clock);
@@ -162,6 +163,7 @@ public static class Server
             o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
             o.AddPolicy(HandoverEndpoints.Limit, HandoverEndpoints.Partition);
         });
+        services.AddHostedService<RightsStated>();
         services.AddSingleton(stations);
         services.AddSingleton<AssessmentCache>();
         services.AddSingleton<RigTurns>();
@@ -206,6 +208,10 @@ public static class Server
     {
         app.UseMiddleware<LoopbackGuard>();
         app.UseExceptionHandler();
+        app.Use(RouteRights.OneSlash);
+        app.UseRouting();
+        app.Use(RouteRights.Guard);
+        app.Use(LargeBodies.Guard);
         var backups = app.Services.GetRequiredService<DailyBackup>();
         app.Use((http, next) =>
         {
@@ -229,7 +235,7 @@ public static class Server
         api.MapAssess();
         api.MapCalculators();
         api.MapCatalogues();
-        api.MapGet("/long-runs/{name}", (string name, LongRuns runs) => runs.Place(name)).WithTags("long runs");
+        api.MapGet("/long-runs/{name}", (string name, LongRuns runs) => runs.Place(name)).WithTags("long runs").Needs(CrewRight.Read, Reach.Common);
         api.MapHandover();
         api.MapMount();
         api.MapWiring();
@@ -251,7 +257,7 @@ public static class Server
         api.MapEnergyYear();
         api.MapOptions();
         app.MapPublicGuide();
-        app.MapOpenApi("/api/openapi/{documentName}.json");
+        app.MapOpenApi("/api/openapi/{documentName}.json").Needs(CrewRight.Read, Reach.Common);
     }
 
     /// <summary>Addresses that the page itself understands, such as a rig's, are answered with the page.</summary>

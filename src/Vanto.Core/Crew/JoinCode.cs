@@ -6,6 +6,7 @@ namespace Vanto.Core.Crew;
 public enum JoinVerdict
 {
     [Called("joined")] Joined, [Called("that is not the code")] Wrong, [Called("this code is over: ask for a new one")] Over,
+    [Called("too many tries from here: ask for a new code")] Deaf,
 }
 
 /// <summary>Six digits that let one device in, once, for a few minutes. Chance of guessing: tries in a million.</summary>
@@ -15,7 +16,10 @@ public enum JoinVerdict
 public sealed record JoinCode(string Digits, CrewRole Role, DateTimeOffset Made)
 {
     public const int Length = 6;
-    public const int Tries = 5;
+
+    /// <summary>Wrong tries from one address, after which it is no longer heard; and from all together, after which the code is over: so one who
+    /// guesses keeps nobody out, and many guess right once in ten thousand codes. The product's own choice.</summary>
+    public const int Tries = 5, TriesOfAll = 100;
 
     /// <summary>So long it may be used; the product's own choice.</summary>
     public static readonly TimeSpan Lasts = TimeSpan.FromMinutes(5);
@@ -23,8 +27,8 @@ public sealed record JoinCode(string Digits, CrewRole Role, DateTimeOffset Made)
     /// <summary>The one rig that is shown to who comes in; null is all.</summary>
     public Guid? Rig { get; init; }
 
-    /// <summary>Wrong tries so far.</summary>
-    public int Missed { get; init; }
+    /// <summary>Wrong tries so far, by where they came from.</summary>
+    public IReadOnlyDictionary<string, int> Missed { get; init; } = new Dictionary<string, int>();
 
     /// <summary>A device has come in with it.</summary>
     public bool Used { get; init; }
@@ -40,16 +44,22 @@ public sealed record JoinCode(string Digits, CrewRole Role, DateTimeOffset Made)
         new(drawn.ToString($"D{Length}", System.Globalization.CultureInfo.InvariantCulture), role, now);
 
     /// <summary>It may still be used.</summary>
-    public bool Stands(DateTimeOffset now) => !Used && Missed < Tries && now - Made < Lasts && now >= Made;
+    public bool Stands(DateTimeOffset now) => !Used && Missed.Values.Sum() < TriesOfAll && now - Made < Lasts && now >= Made;
 
     /// <summary>Judges what was typed, in a time that does not tell how much of it is right.</summary>
-    public (JoinVerdict Verdict, JoinCode After) Judge(string typed, DateTimeOffset now)
+    /// <param name="typed">What was typed.</param>
+    /// <param name="from">Address that it came from.</param>
+    /// <param name="now">When.</param>
+    public (JoinVerdict Verdict, JoinCode After) Judge(string typed, string from, DateTimeOffset now)
     {
         if (!Stands(now))
             return (JoinVerdict.Over, this);
+        var missed = Missed.GetValueOrDefault(from);
+        if (missed >= Tries)
+            return (JoinVerdict.Deaf, this);
         var differs = typed.Length ^ Digits.Length;
         for (var i = 0; i < Digits.Length; i++)
             differs |= Digits[i] ^ (i < typed.Length ? typed[i] : 0);
-        return differs == 0 ? (JoinVerdict.Joined, this with { Used = true }) : (JoinVerdict.Wrong, this with { Missed = Missed + 1 });
+        return differs == 0 ? (JoinVerdict.Joined, this with { Used = true }) : (JoinVerdict.Wrong, this with { Missed = new Dictionary<string, int>(Missed) { [from] = missed + 1 } });
     }
 }

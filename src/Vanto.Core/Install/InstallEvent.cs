@@ -22,10 +22,10 @@ public sealed record InstallValues : DesignPart
 {
     [Ask("What happened")] public EventType Type { get; init; } = EventType.NoteAdded;
     [Ask("Step", Longest = 80)] public string Step { get; init; } = "";
-    [Ask("Device", Longest = 40)] public string Device { get; init; } = "";
+    [Ask("Device", Longest = 60)] public string Device { get; init; } = "";
     [Field(QuantityKind.Number, 0, 1e9, Label = "Its number on that device")] public double Seq { get; init; }
     [Field(QuantityKind.Number, 0, 1e14, Label = "Clock, ms")] public double L { get; init; }
-    [Field(QuantityKind.Number, 0, 1e9, Label = "Clock, count")] public double C { get; init; }
+    [Field(QuantityKind.Number, 0, 1e6, Label = "Clock, count")] public double C { get; init; }
     [Field(QuantityKind.Number, 0, 1e14, Label = "Time on that device, ms")] public double AtMs { get; init; }
     [Ask("Written down")] public EventSource Source { get; init; } = EventSource.Hand;
     [Ask("Text", Longest = 1000)] public string Text { get; init; } = "";
@@ -47,6 +47,10 @@ public sealed record InstallRecord(Guid Id, DateTimeOffset At, string By, Instal
     /// <inheritdoc />
     [JsonIgnore]
     public override DesignPart Values => Event;
+
+    /// <summary>The device of the crew that sent it, as the gate knows it; empty for this machine, and for what was written before the gate said so.</summary>
+    [JsonIgnore]
+    public string Sender => Event.Device.Split('/') is [var known, _, ..] ? known : "";
 
     /// <summary>Where it stands among all.</summary>
     internal (double, double, string, double, Guid) Order => (Event.L, Event.C, Event.Device, Event.Seq, Id);

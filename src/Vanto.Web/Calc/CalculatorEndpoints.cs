@@ -1,9 +1,11 @@
-using System.Text.Json;
 using System.Text.Json.Nodes;
+using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Calculators;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
+using Vanto.Web.Crew;
 
 namespace Vanto.Web.Calc;
 
@@ -23,7 +25,7 @@ public static class CalculatorEndpoints
     /// <summary>Maps <c>GET /api/calc</c> and <c>POST /api/calc/{name}</c> for each calculation.</summary>
     public static void MapCalculators(this RouteGroupBuilder api)
     {
-        var calc = api.MapGroup("/calc").WithTags("calc");
+        var calc = api.MapGroup("/calc").WithTags("calc").Needs(CrewRight.Read, Reach.Common);
         calc.MapGet("/", () => Views);
         foreach (var view in Views)
             calc.MapPost($"/{view.Name}", async (HttpRequest request, HttpContext http) => Run(view, await RequestText.Json<CalculationRequest>(request), http))

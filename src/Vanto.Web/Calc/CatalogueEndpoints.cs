@@ -1,8 +1,10 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Physics;
 using Vanto.Core.Quantities;
 using Vanto.Core.Survey;
 using Vanto.Core.Unit;
+using Vanto.Web.Crew;
 
 namespace Vanto.Web.Calc;
 
@@ -32,7 +34,7 @@ public static class CatalogueEndpoints
     /// <summary>Maps <c>GET /api/units</c> and <c>GET /api/catalogues</c>.</summary>
     public static void MapCatalogues(this RouteGroupBuilder api)
     {
-        api.MapGet("/units", Ok<IReadOnlyList<QuantityOfMeasureView>> () => TypedResults.Ok(Quantities)).WithTags("catalogues");
-        api.MapGet("/catalogues", Ok<CatalogueView> () => TypedResults.Ok(All)).WithTags("catalogues");
+        api.MapGet("/units", Ok<IReadOnlyList<QuantityOfMeasureView>> () => TypedResults.Ok(Quantities)).WithTags("catalogues").Needs(CrewRight.Read, Reach.Common);
+        api.MapGet("/catalogues", Ok<CatalogueView> () => TypedResults.Ok(All)).WithTags("catalogues").Needs(CrewRight.Read, Reach.Common);
     }
 }

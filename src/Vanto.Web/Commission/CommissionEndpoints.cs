@@ -1,7 +1,9 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Commission;
+using Vanto.Core.Crew;
 using Vanto.Core.Unit;
 using Vanto.Documents;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Commission;
@@ -13,13 +15,13 @@ public static class CommissionEndpoints
     public static void MapCommission(this RouteGroupBuilder api)
     {
         api.MapGet("/rigs/{id:guid}/commission/proof.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, "proof", (view, today) =>
-            ProofPdf.Certificate(view.Design.Name, view.Assessment.Commission!, view.Records, view.Design.Units, today), clock)).WithTags("commission");
+            ProofPdf.Certificate(view.Design.Name, view.Assessment.Commission!, view.Records, view.Design.Units, today), clock)).WithTags("commission").Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/commission/ask.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, "what-is-wrong",
             (view, today) =>
             ProofPdf.Ask(view.Design.Name, view.Assessment.Unit!.Unit, view.Assessment.Commission!, view.Design.Commission.Fault.Code, view.Design.Units,
                 today),
-            clock)).WithTags("commission");
-        api.MapPost("/rigs/{id:guid}/commission/as-measured", AsMeasured).WithTags("commission");
+            clock)).WithTags("commission").Needs(CrewRight.Read);
+        api.MapPost("/rigs/{id:guid}/commission/as-measured", AsMeasured).WithTags("commission").Needs(CrewRight.Design);
     }
 
     /// <summary>Lays the rig's model over its newest cooling-down; seconds of work, so it is asked for and not done at every keystroke.</summary>

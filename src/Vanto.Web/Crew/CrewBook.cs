@@ -3,6 +3,7 @@ using System.Text;
 using System.Text.Json;
 using Vanto.Core.Crew;
 using Vanto.Core.Exchange;
+using Vanto.Storage;
 
 namespace Vanto.Web.Crew;
 
@@ -15,8 +16,15 @@ namespace Vanto.Web.Crew;
 /// <param name="SeenAt">When it last asked.</param>
 /// <param name="Rig">The one rig that it is shown; null is all.</param>
 /// <param name="Clock">How its clock stood when it last measured.</param>
+/// <param name="Shared">Several people write on it, each under a name of their own.</param>
 public sealed record CrewDevice(Guid Id, string Name, CrewRole Role, string TokenHash, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig = null,
-    ClockSkew? Clock = null);
+    ClockSkew? Clock = null, bool Shared = false);
+
+/// <summary>Somebody who tried codes that were none.</summary>
+/// <param name="From">Address.</param>
+/// <param name="Tries">So often.</param>
+/// <param name="At">Last.</param>
+public sealed record CodeTry(string From, int Tries, DateTimeOffset At);
 
 /// <summary>Devices of the crew, kept in a file beside the store, and the one code that stands.</summary>
 public sealed class CrewBook(string file, TimeProvider clock)
@@ -30,6 +38,12 @@ public sealed class CrewBook(string file, TimeProvider clock)
     private readonly Lock _turn = new();
     private List<CrewDevice>? _devices;
     private JoinCode? _code;
+    private readonly List<CodeTry> _tries = [];
+
+    /// <summary>So long a device that is idle is still known: where it joins again with what it showed then, it is the same device.</summary>
+    public static readonly TimeSpan Remembered = TimeSpan.FromDays(30);
+
+    private const int TriesKept = 20;
 
     /// <summary>Beside a store.</summary>
     public static string FileOf(string store) => Path.ChangeExtension(Path.GetFullPath(store), ".crew.json");
@@ -63,35 +77,69 @@ public sealed class CrewBook(string file, TimeProvider clock)
             return _code = JoinCode.Of(RandomNumberGenerator.GetInt32(JoinCode.Codes), role, clock.GetUtcNow()) with { Rig = rig };
     }
 
+    /// <summary>Who tried codes that were none since the server started, the last first.</summary>
+    public IReadOnlyList<CodeTry> Tries
+    {
+        get
+        {
+            lock (_turn)
+                return [.. _tries.OrderByDescending(t => t.At)];
+        }
+    }
+
     /// <summary>Lets a device in.</summary>
+    /// <param name="typed">Its code.</param>
+    /// <param name="name">Who holds it.</param>
+    /// <param name="from">Its address.</param>
+    /// <param name="shown">What it showed before, where it was here already.</param>
     /// <returns>What it shows from now on, where it was let in.</returns>
-    public (JoinVerdict Verdict, string? Token) Join(string typed, string name)
+    public (JoinVerdict Verdict, string? Token) Join(string typed, string name, string from, string? shown = null)
     {
         lock (_turn)
         {
-            if (_code is null)
-                return (JoinVerdict.Over, null);
-            (var verdict, _code) = _code.Judge(typed, clock.GetUtcNow());
-            if (verdict != JoinVerdict.Joined)
-                return (verdict, null);
-            var token = Convert.ToHexStringLower(RandomNumberGenerator.GetBytes(TokenBytes));
             var now = clock.GetUtcNow();
-            Known.Add(new CrewDevice(Guid.NewGuid(), name, _code.Role, Hash(token), now, now, _code.Rig));
+            var verdict = JoinVerdict.Over;
+            if (_code is not null)
+                (verdict, _code) = _code.Judge(typed, from, now);
+            if (verdict != JoinVerdict.Joined)
+            {
+                Tried(from, now);
+                return (verdict, null);
+            }
+            var token = Convert.ToHexStringLower(RandomNumberGenerator.GetBytes(TokenBytes));
+            var before = Shows(shown) is >= 0 and var at ? Known[at].Id : Guid.NewGuid();
+            Known.RemoveAll(d => d.Id == before || now - d.SeenAt > Remembered);
+            Known.Add(new CrewDevice(before, name, _code!.Role, Hash(token), now, now, _code.Rig));
             Keep();
             return (verdict, token);
         }
     }
 
+    private void Tried(string from, DateTimeOffset now)
+    {
+        var before = _tries.Find(t => t.From == from)?.Tries ?? 0;
+        _tries.RemoveAll(t => t.From == from);
+        _tries.Add(new CodeTry(from, before + 1, now));
+        if (_tries.Count > TriesKept)
+            _tries.RemoveAt(0);
+    }
+
+    /// <summary>Where among the known stands who shows this; below zero for nobody.</summary>
+    private int Shows(string? token)
+    {
+        if (string.IsNullOrEmpty(token))
+            return -1;
+        var hash = Encoding.ASCII.GetBytes(Hash(token));
+        return Known.FindIndex(d => CryptographicOperations.FixedTimeEquals(Encoding.ASCII.GetBytes(d.TokenHash), hash));
+    }
+
     /// <summary>The device that shows this; null for none, or one that was idle too long.</summary>
     public CrewDevice? Who(string? token)
     {
-        if (string.IsNullOrEmpty(token))
-            return null;
-        var hash = Hash(token);
         lock (_turn)
         {
             var now = clock.GetUtcNow();
-            var at = Known.FindIndex(d => CryptographicOperations.FixedTimeEquals(Encoding.ASCII.GetBytes(d.TokenHash), Encoding.ASCII.GetBytes(hash)));
+            var at = Shows(token);
             if (at < 0 || now - Known[at].SeenAt >= Idle)
                 return null;
             var seen = Known[at];
@@ -103,15 +151,21 @@ public sealed class CrewBook(string file, TimeProvider clock)
     }
 
     /// <summary>Notes how a device's clock stands.</summary>
-    public void Measured(Guid id, ClockSkew clockOf)
+    public void Measured(Guid id, ClockSkew clockOf) => Change(id, d => d with { Clock = clockOf });
+
+    /// <summary>Lets several people write on a device, each under a name of their own, or no longer; false where it is not in.</summary>
+    public bool Share(Guid id, bool shared) => Change(id, d => d with { Shared = shared });
+
+    private bool Change(Guid id, Func<CrewDevice, CrewDevice> change)
     {
         lock (_turn)
         {
             var at = Known.FindIndex(d => d.Id == id);
             if (at < 0)
-                return;
-            Known[at] = Known[at] with { Clock = clockOf };
+                return false;
+            Known[at] = change(Known[at]);
             Keep();
+            return true;
         }
     }
 
@@ -131,9 +185,7 @@ public sealed class CrewBook(string file, TimeProvider clock)
     private void Keep()
     {
         var fresh = file + ".new";
-        File.WriteAllText(fresh, JsonSerializer.Serialize(Known));
-        if (!OperatingSystem.IsWindows())
-            File.SetUnixFileMode(fresh, UnixFileMode.UserRead | UnixFileMode.UserWrite);
+        ClosedFile.Write(fresh, JsonSerializer.SerializeToUtf8Bytes(Known));
         File.Move(fresh, file, overwrite: true);
     }
 

@@ -9,7 +9,8 @@ namespace Vanto.Web.Crew;
 
 /// <summary>A device as the owner sees it.</summary>
 /// <param name="Clock">What its clock shows otherwise than this machine's; nothing where they agree, or where it did not measure yet.</param>
-public sealed record CrewDeviceView(Guid Id, string Name, CrewRole Role, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig, Phrase? Clock);
+/// <param name="Shared">Several people write on it, each under a name of their own.</param>
+public sealed record CrewDeviceView(Guid Id, string Name, CrewRole Role, DateTimeOffset JoinedAt, DateTimeOffset SeenAt, Guid? Rig, Phrase? Clock, bool Shared);
 
 /// <summary>The code that stands.</summary>
 /// <param name="Digits">Six of them.</param>
@@ -25,7 +26,12 @@ public sealed record JoinCodeView(string Digits, CrewRole Role, DateTimeOffset U
 /// <param name="Addresses">At which a phone finds it.</param>
 /// <param name="Code">The code that stands.</param>
 /// <param name="Devices">Who is in.</param>
-public sealed record CrewState(bool On, bool Tls, int Port, IReadOnlyList<string> Addresses, JoinCodeView? Code, IReadOnlyList<CrewDeviceView> Devices);
+/// <param name="Tries">Who tried codes that were none.</param>
+public sealed record CrewState(bool On, bool Tls, int Port, IReadOnlyList<string> Addresses, JoinCodeView? Code, IReadOnlyList<CrewDeviceView> Devices,
+    IReadOnlyList<CodeTry> Tries);
+
+/// <summary>Whether several people write on a device.</summary>
+public sealed record SharedRequest(bool On);
 
 /// <summary>Opens or shuts the door.</summary>
 public sealed record ShareRequest(bool On, bool Tls = false);
@@ -41,15 +47,17 @@ public static class CrewEndpoints
     /// <summary>Maps them under <c>/api/crew</c>.</summary>
     public static void MapCrew(this RouteGroupBuilder api)
     {
-        var crew = api.MapGroup("/crew").WithTags("crew");
+        var crew = api.MapGroup("/crew").WithTags("crew").Needs(CrewRight.Share, Reach.Yard);
         crew.MapGet("", (CrewGate gate, CrewBook book) => State(gate, book));
-        crew.MapGet("/me", () => CrewMe.Of(CrewRole.Owner, ""));
-        crew.MapGet("/clock", (TimeProvider clock) => ClockEndpoint.Now(clock));
-        crew.MapPost("/clock", (IReadOnlyList<ClockSample?> samples) => ClockEndpoint.View(ClockSkew.Of(samples)));
+        crew.MapGet("/me", () => CrewMe.Of(CrewCaller.Owner)).Needs(CrewRight.Read, Reach.Common);
+        crew.MapGet("/clock", (TimeProvider clock) => ClockEndpoint.Now(clock)).Needs(CrewRight.Read, Reach.Common);
+        crew.MapPost("/clock", (IReadOnlyList<ClockSample?> samples) => ClockEndpoint.View(ClockSkew.Of(samples))).Needs(CrewRight.Read, Reach.Common);
         crew.MapPost("/share", Share);
         crew.MapPost("/code", Invite).ProducesProblem(StatusCodes.Status409Conflict);
         crew.MapDelete("/devices/{id:guid}", Results<Ok<CrewState>, NotFound> (Guid id, CrewGate gate, CrewBook book) =>
             book.Revoke(id) ? TypedResults.Ok(State(gate, book)) : TypedResults.NotFound());
+        crew.MapPost("/devices/{id:guid}/shared", Results<Ok<CrewState>, NotFound> (Guid id, SharedRequest asked, CrewGate gate, CrewBook book) =>
+            book.Share(id, asked.On) ? TypedResults.Ok(State(gate, book)) : TypedResults.NotFound());
     }
 
     private static async Task<CrewState> Share(ShareRequest asked, CrewGate gate, CrewBook book, InstrumentDesk instruments)
@@ -73,7 +81,8 @@ public static class CrewEndpoints
     private static CrewState State(CrewGate gate, CrewBook book) => new(gate.On, gate.Tls, gate.On ? gate.Port : 0, gate.Addresses,
         book.Code is { } code
             ? new JoinCodeView(code.Digits, code.Role, code.Made + JoinCode.Lasts, Qr($"{gate.Addresses.FirstOrDefault()}/join#{code.Digits}")) : null,
-        [.. book.Devices.Select(d => new CrewDeviceView(d.Id, d.Name, d.Role, d.JoinedAt, d.SeenAt, d.Rig, d.Clock?.Said("Its clock")))]);
+        [.. book.Devices.Select(d => new CrewDeviceView(d.Id, d.Name, d.Role, d.JoinedAt, d.SeenAt, d.Rig, d.Clock?.Said("Its clock"), d.Shared))],
+        book.Tries);
 
     private static string Qr(string address)
     {

@@ -1,6 +1,7 @@
 using System.Net;
 using System.Security.Cryptography;
 using System.Security.Cryptography.X509Certificates;
+using Vanto.Storage;
 
 namespace Vanto.Web.Crew;
 
@@ -34,9 +35,7 @@ public static class HomeCertificate
         request.CertificateExtensions.Add(new X509EnhancedKeyUsageExtension([new Oid("1.3.6.1.5.5.7.3.1")], false));
         using var made = request.CreateSelfSigned(now.AddDays(-1), now.AddDays(Days - 1));
         var bytes = made.Export(X509ContentType.Pfx);
-        File.WriteAllBytes(file, bytes);
-        if (!OperatingSystem.IsWindows())
-            File.SetUnixFileMode(file, UnixFileMode.UserRead | UnixFileMode.UserWrite);
+        ClosedFile.Write(file, bytes);
         return X509CertificateLoader.LoadPkcs12(bytes, null);
     }
 

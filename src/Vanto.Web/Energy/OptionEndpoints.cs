@@ -1,7 +1,9 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Energy;
@@ -10,7 +12,7 @@ namespace Vanto.Web.Energy;
 public static class OptionEndpoints
 {
     /// <summary>Maps the comparison.</summary>
-    public static void MapOptions(this RouteGroupBuilder api) => api.MapGet("/rigs/{id:guid}/options", Compare).WithTags("energy");
+    public static void MapOptions(this RouteGroupBuilder api) => api.MapGet("/rigs/{id:guid}/options", Compare).WithTags("energy").Needs(CrewRight.Read);
 
     private static async Task<Results<Ok<OptionsView>, NotFound>> Compare(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http)
     {

@@ -2,11 +2,13 @@ using System.Net.ServerSentEvents;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
 using System.Threading.Channels;
+using Vanto.Core.Crew;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Energy;
@@ -21,7 +23,7 @@ public static class SizingEndpoints
 
     /// <summary>Maps the search of a rig.</summary>
     public static void MapSizing(this RouteGroupBuilder api) =>
-        api.MapGet("/rigs/{id:guid}/sizing", Search).WithTags("energy").Produces<SizingResult>(contentType: "text/event-stream")
+        api.MapGet("/rigs/{id:guid}/sizing", Search).WithTags("energy").Needs(CrewRight.Read).Produces<SizingResult>(contentType: "text/event-stream")
             .Produces(StatusCodes.Status404NotFound);
 
     private static async Task<IResult> Search(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http)

@@ -1,8 +1,10 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Physics;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Energy;
@@ -13,10 +15,10 @@ public static class YearEndpoints
     /// <summary>Maps the year of a rig, a stretch of it, and its running on limited power.</summary>
     public static void MapEnergyYear(this RouteGroupBuilder api)
     {
-        api.MapGet("/rigs/{id:guid}/energy-year", Year).WithTags("energy");
-        api.MapGet("/rigs/{id:guid}/energy-stretch", Stretch).WithTags("energy");
-        api.MapGet("/rigs/{id:guid}/limited-power", Limited).WithTags("energy");
-        api.MapGet("/rigs/{id:guid}/nobody-aboard", Alone).WithTags("energy");
+        api.MapGet("/rigs/{id:guid}/energy-year", Year).WithTags("energy").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/energy-stretch", Stretch).WithTags("energy").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/limited-power", Limited).WithTags("energy").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/nobody-aboard", Alone).WithTags("energy").Needs(CrewRight.Read);
     }
 
     private static async Task<Results<Ok<LimitedPowerView>, NotFound>> Limited(Guid id, RigDesk desk, LongRuns runs, HttpContext http) =>

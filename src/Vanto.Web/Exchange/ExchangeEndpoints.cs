@@ -1,7 +1,9 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Documents;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Exchange;
@@ -18,11 +20,11 @@ public static class ExchangeEndpoints
         api.MapGet("/rigs/{id:guid}/bundle.zip", async Task<Results<FileContentHttpResult, NotFound>> (Guid id, RigDesk desk, BundleFiles bundles) =>
             await desk.View(id) is { } view
                 ? TypedResults.File(JobBundle.Zip(await bundles.Of(view)), "application/zip", $"{FileNames.Safe(view.Design.Name)}.vanto.zip")
-                : TypedResults.NotFound()).WithTags("exchange");
+                : TypedResults.NotFound()).WithTags("exchange").Needs(CrewRight.Read);
         api.MapGet("/exchange/shop.zip", async (ExchangeDesk exchange, TimeProvider clock) =>
-            TypedResults.File(await exchange.Whole(), "application/zip", $"shop-{clock.GetLocalNow():yyyy-MM-dd}.vanto.zip")).WithTags("exchange");
+            TypedResults.File(await exchange.Whole(), "application/zip", $"shop-{clock.GetLocalNow():yyyy-MM-dd}.vanto.zip")).WithTags("exchange").Needs(CrewRight.Share, Reach.Yard);
         api.MapPost("/exchange", async (HttpRequest request, ExchangeDesk exchange) => TypedResults.Ok(await exchange.Take(await Body(request))))
-            .Accepts<byte[]>("application/zip").WithMetadata(new RequestSizeLimitAttribute(Largest)).WithTags("exchange");
+            .Accepts<byte[]>("application/zip").WithMetadata(new RequestSizeLimitAttribute(Largest)).WithTags("exchange").Needs(CrewRight.Share, Reach.Yard);
     }
 
     private static async Task<byte[]> Body(HttpRequest request)

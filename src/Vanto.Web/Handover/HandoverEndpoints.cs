@@ -4,6 +4,7 @@ using System.Text;
 using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.Http.HttpResults;
 using QRCoder;
+using Vanto.Core.Crew;
 using Vanto.Core.Energy;
 using Vanto.Core.Findings;
 using Vanto.Core.Handover;
@@ -30,12 +31,12 @@ public static class HandoverEndpoints
     /// <summary>Maps them under <c>/api/rigs/{id}</c>.</summary>
     public static void MapHandover(this RouteGroupBuilder api)
     {
-        api.MapGet("/rigs/{id:guid}/handover.pdf", Pdf).WithTags("handover");
-        api.MapPost("/rigs/{id:guid}/papers", async Task<Results<Ok<IssuedPaper>, NotFound>> (Guid id, PaperRequest asked, PaperDesk papers) =>
-            await papers.Issue(id, asked) is { } issued ? TypedResults.Ok(issued) : TypedResults.NotFound()).WithTags("handover");
-        api.MapGet("/rigs/{id:guid}/papers/{number}.pdf", Paper).WithTags("handover");
-        api.MapGet("/rigs/{id:guid}/label.pdf", Label).WithTags("handover");
-        api.MapGet("/rigs/{id:guid}/handover/now", Now).WithTags("handover");
+        api.MapGet("/rigs/{id:guid}/handover.pdf", Pdf).WithTags("handover").Needs(CrewRight.Read);
+        api.MapPost("/rigs/{id:guid}/papers", async Task<Results<Ok<IssuedPaper>, NotFound>> (Guid id, PaperRequest asked, PaperDesk papers,
+            HttpContext http) => await papers.Issue(id, asked with { By = CrewCaller.Of(http).Signs(asked.By) }) is { } issued ? TypedResults.Ok(issued) : TypedResults.NotFound()).WithTags("handover").Needs(CrewRight.Design);
+        api.MapGet("/rigs/{id:guid}/papers/{number}.pdf", Paper).WithTags("handover").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/label.pdf", Label).WithTags("handover").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/handover/now", Now).WithTags("handover").Needs(CrewRight.Read);
     }
 
     /// <summary>The limit on the public page: so many looks a minute from one address, of this machine or of the crew's network.</summary>

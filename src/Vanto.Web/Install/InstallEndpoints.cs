@@ -3,9 +3,11 @@ using Vanto.Core.Calculators;
 using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Install;
+using Vanto.Core.Shop;
 using Vanto.Documents;
 using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
+using Vanto.Web.Shop;
 
 namespace Vanto.Web.Install;
 
@@ -31,8 +33,8 @@ public static class InstallEndpoints
     /// <summary>Maps the events of the work on site.</summary>
     public static void MapInstall(this RouteGroupBuilder api)
     {
-        api.MapGet("/rigs/{id:guid}/install/run-sheet.pdf", Paper).WithTags("install");
-        api.MapPost("/rigs/{id:guid}/install/events", Take).WithTags("install").ProducesProblem(StatusCodes.Status403Forbidden)
+        api.MapGet("/rigs/{id:guid}/install/run-sheet.pdf", Paper).WithTags("install").Needs(CrewRight.Read);
+        api.MapPost("/rigs/{id:guid}/install/events", Take).WithTags("install").Needs(CrewRight.Record).ProducesProblem(StatusCodes.Status403Forbidden)
             .ProducesProblem(StatusCodes.Status409Conflict);
     }
 
@@ -46,16 +48,21 @@ public static class InstallEndpoints
                 $"{FileNames.Safe(view.Design.Name)}-run-sheet.pdf");
     }
 
-    private static async Task<Results<Ok<TakenEvents>, NotFound, ProblemHttpResult>> Take(Guid id, SentEvents sent, RigDesk desk, TimeProvider clock,
-        HttpContext http)
+    private static async Task<Results<Ok<TakenEvents>, NotFound, ProblemHttpResult>> Take(Guid id, SentEvents sent, RigDesk desk, CrewBook book, ShopDesk shop,
+        TimeProvider clock, HttpContext http)
     {
-        Check(sent);
-        var now = clock.GetUtcNow();
-        List<InstallRecord> records = [.. sent.Events.Select(e => new InstallRecord(e.Id, now, e.By.Trim(), e.Event, e.Corrects))];
-        if (Enum.TryParse<CrewRole>(http.Request.Headers[CrewGate.RoleHeader], out var role) && await desk.View(id) is { } before
-            && records.Select(r => WorkRights.Refused(role, r, Corrected(r, before), Skill(r, before), now))
-                .FirstOrDefault(why => why.Length > 0) is { } refused)
-            return TypedResults.Problem(refused, statusCode: StatusCodes.Status403Forbidden, title: "Not yours to do.");
+        var (caller, now) = (CrewCaller.Of(http), clock.GetUtcNow());
+        if (await desk.View(id) is not { } before)
+            return TypedResults.NotFound();
+        List<InstallRecord> records = [.. sent.Events.Select(e => Written(e, caller, before, now))];
+        Check(records, before, now);
+        if (caller is { Role: { } role, Device: not null })
+        {
+            var crew = Crew(before, book, await shop.View());
+            if (records.Select(r => WorkRights.Refused(role, r, Corrected(r, before), Skill(r, before), crew, now)).FirstOrDefault(why => why.Length > 0)
+                is { } refused)
+                throw new NotYoursException(refused);
+        }
         IReadOnlyList<string> open = [];
         var view = await desk.Record(id, records, sent.Live ? assessment => open = OpenAt(records, assessment.Install) : null);
         if (view is null)
@@ -65,6 +72,22 @@ public static class InstallEndpoints
                 extensions: new Dictionary<string, object?> { ["open"] = open })
             : TypedResults.Ok(new TakenEvents(view.Assessment.Install?.Held ?? new Dictionary<string, long>(), view, Off(sent.NowMs, now)));
     }
+
+    /// <summary>An event as it is kept: who sent it is said by the gate. One that is here already stays as it is, whoever holds the device by now.</summary>
+    private static InstallRecord Written(SentEvent sent, CrewCaller caller, RigView rig, DateTimeOffset now)
+    {
+        var e = sent.Event with { Device = caller.Sends(sent.Event.Device) };
+        return rig.Records.OfType<InstallRecord>().FirstOrDefault(r => r.Id == sent.Id && r.Event == e && r.Corrects == sent.Corrects)
+            ?? new InstallRecord(sent.Id, now, caller.Signs(sent.By), e, sent.Corrects);
+    }
+
+    /// <summary>Whose name may stand as a second one: who joined, who stands in the plan, who has a licence in the shop.</summary>
+    private static IReadOnlyList<CrewPerson> Crew(RigView rig, CrewBook book, ShopView shop) =>
+    [
+        .. book.Devices.Select(d => new CrewPerson(d.Name, CrewRights.May(d.Role, CrewRight.EndLicensed))),
+        .. rig.Design.Plan.Crew.Select(c => new CrewPerson(c.Name, !c.Helper)),
+        .. shop.Licences.Select(l => new CrewPerson(l.Person, true)),
+    ];
 
     private static InstallRecord? Corrected(InstallRecord e, RigView rig) => e.Corrects is { } id
         ? rig.Records.OfType<InstallRecord>().FirstOrDefault(r => r.Id == id) : null;
@@ -91,18 +114,31 @@ public static class InstallEndpoints
                 && g.Start == (r.Event.Type == EventType.StepStarted)).Select(g => g.Words) ?? []),
     ];
 
-    private static void Check(SentEvents sent)
+    /// <summary>An event's clock is at most this far ahead of the laptop's: one that is further would drag every phone's with it. Common practice.</summary>
+    private const double FarAheadMs = Storage.LaptopClock.FarAhead;
+
+    private static void Check(List<InstallRecord> records, RigView rig, DateTimeOffset now)
     {
-        if (sent.Events.Count is 0 or > MostAtOnce)
-            throw new InputException("events", $"{sent.Events.Count}", $"1 to {MostAtOnce} events are taken at once");
+        if (records.Count is 0 or > MostAtOnce)
+            throw new InputException("events", $"{records.Count}", $"1 to {MostAtOnce} events are taken at once");
         var errors = new List<InputError>();
-        foreach (var (e, i) in sent.Events.Select((e, i) => (e, i)))
+        var most = now.ToUnixTimeMilliseconds() + FarAheadMs;
+        var numbers = rig.Records.OfType<InstallRecord>().GroupBy(r => (r.Event.Device, r.Event.Seq)).ToDictionary(g => g.Key, g => g.First().Id);
+        foreach (var (r, i) in records.Select((r, i) => (r, i)))
         {
-            if (e.By.Trim().Length is 0 or > RigDesk.LongestName)
-                errors.Add(InputError.Fault($"events[{i}].by", e.By, "who did it? A name of 1 to 80 characters"));
-            if (e.Event.Device.Length == 0 || e.Event.Seq < 1)
-                errors.Add(InputError.Fault($"events[{i}].event.seq", $"{e.Event.Seq}", "an event has its device and its number there, from 1 on"));
-            errors.AddRange(FieldCatalogue.Check(e.Event));
+            void Refuse(bool wrong, string name, object value, string why)
+            {
+                if (wrong)
+                    errors.Add(InputError.Fault($"events[{i}].{name}", FormattableString.Invariant($"{value}"), why));
+            }
+            var e = r.Event;
+            Refuse(r.By.Length is 0 or > RigDesk.LongestName, "by", r.By, "who did it? A name of 1 to 80 characters");
+            Refuse(e.Device.Length == 0 || e.Seq < 1, "event.seq", e.Seq, "an event has its device and its number there, from 1 on");
+            Refuse(new[] { e.Seq, e.L, e.C, e.AtMs }.Any(n => n != Math.Floor(n)), "event.seq", e.Seq, "numbers and clocks of an event are whole");
+            Refuse(e.L > most, "event.l", e.L, "its clock is more than a day ahead of the laptop's: set the device's clock");
+            Refuse(!numbers.TryAdd((e.Device, e.Seq), r.Id) && numbers[(e.Device, e.Seq)] != r.Id, "event.seq", e.Seq,
+                "another event of this device has this number already");
+            errors.AddRange(FieldCatalogue.Check(e));
         }
         if (errors.Count > 0)
             throw new InputException(errors);

@@ -1,8 +1,10 @@
 using System.Security.Cryptography;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 
 namespace Vanto.Web.Install;
 
@@ -19,9 +21,9 @@ public static class PhotoEndpoints
     /// <summary>Maps them under <c>/api/rigs/{id}/install/photos</c>.</summary>
     public static void MapPhotos(this RouteGroupBuilder api)
     {
-        api.MapPost("/rigs/{id:guid}/install/photos", Keep).WithTags("install").Accepts<byte[]>(Jpeg)
+        api.MapPost("/rigs/{id:guid}/install/photos", Keep).WithTags("install").Needs(CrewRight.Record).Accepts<byte[]>(Jpeg)
             .WithMetadata(new RequestSizeLimitAttribute(MostBytes + 1));
-        api.MapGet("/rigs/{id:guid}/install/photos/{sha256}", Show).WithTags("install");
+        api.MapGet("/rigs/{id:guid}/install/photos/{sha256}", Show).WithTags("install").Needs(CrewRight.Read);
     }
 
     private static async Task<Results<Ok<KeptPhoto>, NotFound>> Keep(Guid id, HttpRequest request, RigLog log, TimeProvider clock)

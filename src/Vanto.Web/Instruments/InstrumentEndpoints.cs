@@ -1,12 +1,14 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Vanto.Core.Commission;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Instruments;
 using Vanto.Core.Quantities;
 using Vanto.Core.Stations;
 using Vanto.Documents;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Instruments;
@@ -92,14 +94,14 @@ public static class InstrumentEndpoints
     /// <summary>Maps them under <c>/api/rigs/{id}/instruments</c>.</summary>
     public static void MapInstruments(this RouteGroupBuilder api)
     {
-        var of = api.MapGroup("/rigs/{id:guid}/instruments").WithTags("instruments");
-        of.MapGet("", View);
+        var of = api.MapGroup("/rigs/{id:guid}/instruments").WithTags("instruments").Needs(CrewRight.Record);
+        of.MapGet("", View).Needs(CrewRight.Read);
         of.MapPost("/broker", async Task<Results<Ok<InstrumentsView>, NotFound>> (Guid id, SwitchRequest asked, InstrumentDesk desk, ReadingLog log,
             RigLog rigs, TimeProvider clock) =>
         {
             await desk.Switch(asked.On);
             return await View(id, desk, log, rigs, clock);
-        });
+        }).Needs(CrewRight.Share);
         of.MapPost("/scene", async Task<Results<Ok<InstrumentsView>, NotFound>> (Guid id, SceneRequest asked, InstrumentDesk desk, ReadingLog log,
             RigLog rigs, TimeProvider clock) =>
         {
@@ -114,7 +116,7 @@ public static class InstrumentEndpoints
             await desk.Stop(id);
             return await View(id, desk, log, rigs, clock);
         });
-        of.MapGet("/trace", Traced);
+        of.MapGet("/trace", Traced).Needs(CrewRight.Read);
         of.MapPost("/take", Take);
         of.MapPost("/import", Import).WithMetadata(new RequestSizeLimitAttribute(Server.WeatherLimit));
     }
@@ -193,13 +195,15 @@ public static class InstrumentEndpoints
     private static async Task<TakenTrace> TraceOf(ChannelRow row, ReadingLog log, long? fromMs, long? toMs) => new(row.Instrument, row.Simulated,
         [.. (await log.Points(row.Id, fromMs ?? 0, toMs ?? long.MaxValue, whole: true)).Select(p => new TracePoint(p.AtMs, p.Value))]);
 
-    private static async Task<Results<Ok<RigView>, NotFound>> Take(Guid id, TakeRequest asked, ReadingLog log, RigDesk desk, TimeProvider clock)
+    private static async Task<Results<Ok<RigView>, NotFound>> Take(Guid id, TakeRequest asked, ReadingLog log, RigDesk desk, TimeProvider clock,
+        HttpContext http)
     {
-        if (asked.By.Trim().Length is 0 or > RigDesk.LongestName / 2)
+        var by = CrewCaller.Of(http).Signs(asked.By);
+        if (by.Length is 0 or > RigDesk.LongestName / 2)
             throw new InputException("by", asked.By, $"Who takes them over? Write a name of 1 to {RigDesk.LongestName / 2} characters.");
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();
-        var taking = new Taking(asked.By.Trim(), clock.GetUtcNow(), Guid.CreateVersion7);
+        var taking = new Taking(by, clock.GetUtcNow(), Guid.CreateVersion7);
         var records = asked.As == TakeAs.StartUp ? [await StartUp(id, view, log, taking)] : await Hold(id, asked, view, log, taking);
         return await desk.Record(id, records, null) is { } written ? TypedResults.Ok(written) : TypedResults.NotFound();
     }

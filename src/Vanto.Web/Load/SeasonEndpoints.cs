@@ -1,10 +1,12 @@
 using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Physics;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Load;
@@ -27,9 +29,9 @@ public static class SeasonEndpoints
     public static void MapSeason(this RouteGroupBuilder api)
     {
         var rig = api.MapGroup("/rigs/{id:guid}").WithTags("load");
-        rig.MapGet("/season", Season);
-        rig.MapPost("/weather", Attach).WithMetadata(new RequestSizeLimitAttribute(Server.WeatherLimit));
-        rig.MapGet("/weather.epw", Export);
+        rig.MapGet("/season", Season).Needs(CrewRight.Read);
+        rig.MapPost("/weather", Attach).WithMetadata(new RequestSizeLimitAttribute(Server.WeatherLimit)).Needs(CrewRight.Design);
+        rig.MapGet("/weather.epw", Export).Needs(CrewRight.Read);
     }
 
     private static async Task<Results<Ok<SeasonResult>, NotFound>> Season(Guid id, RigDesk desk, RigLog log, LongRuns runs, HttpContext http)

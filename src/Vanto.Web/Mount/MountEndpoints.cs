@@ -1,9 +1,11 @@
 using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Layout;
 using Vanto.Core.Mount;
 using Vanto.Core.Quantities;
 using Vanto.Documents;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Mount;
@@ -13,10 +15,10 @@ public static class MountEndpoints
     /// <summary>Maps the workshop's papers under <c>/api/rigs/{id}/mount</c> and the drill template under <c>/api/rigs/{id}/layout</c>.</summary>
     public static void MapMount(this RouteGroupBuilder api)
     {
-        api.MapGet("/rigs/{id:guid}/mount/papers.pdf", Pdf).WithTags("mount");
-        api.MapGet("/rigs/{id:guid}/mount/drawing.svg", Svg).WithTags("mount");
-        api.MapGet("/rigs/{id:guid}/mount/drawing.dxf", Dxf).WithTags("mount");
-        api.MapGet("/rigs/{id:guid}/layout/template.pdf", Template).WithTags("layout");
+        api.MapGet("/rigs/{id:guid}/mount/papers.pdf", Pdf).WithTags("mount").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/mount/drawing.svg", Svg).WithTags("mount").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/mount/drawing.dxf", Dxf).WithTags("mount").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/layout/template.pdf", Template).WithTags("layout").Needs(CrewRight.Read);
     }
 
     private static ProblemHttpResult NoMount() => TypedResults.Problem("An earlier station has a stop that keeps the mount from being worked out.",

@@ -1,8 +1,10 @@
 using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Install;
 using Vanto.Core.Plan;
 using Vanto.Documents;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Plan;
@@ -14,18 +16,18 @@ public static class PlanEndpoints
     /// <summary>Maps the plan's solver, papers, calendar and price book under <c>/api/rigs/{id}</c>.</summary>
     public static void MapPlan(this RouteGroupBuilder api)
     {
-        api.MapGet("/rigs/{id:guid}/plan-study", Study).WithTags("plan");
-        api.MapGet("/rigs/{id:guid}/plan-from-now", FromNow).WithTags("plan");
+        api.MapGet("/rigs/{id:guid}/plan-study", Study).WithTags("plan").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/plan-from-now", FromNow).WithTags("plan").Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/plan/days.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, clock, "plan",
-            PlanPdf.Days)).WithTags("plan");
+            PlanPdf.Days)).WithTags("plan").Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/plan/quote.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, clock, "quote",
-            PlanPdf.Quote)).WithTags("plan");
-        api.MapGet("/rigs/{id:guid}/plan/finisher.pdf", Finisher).WithTags("plan");
-        api.MapGet("/rigs/{id:guid}/plan/days.ics", Ics).WithTags("plan");
-        api.MapGet("/rigs/{id:guid}/plan/buy.xlsx", Buy).WithTags("plan");
-        api.MapGet("/rigs/{id:guid}/plan/prices.csv", PricesCsv).WithTags("plan");
-        api.MapGet("/rigs/{id:guid}/plan/prices.xlsx", PricesXlsx).WithTags("plan");
-        api.MapPost("/rigs/{id:guid}/plan/prices", Read).WithTags("plan").Accepts<string>("text/csv", Xlsx);
+            PlanPdf.Quote)).WithTags("plan").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/plan/finisher.pdf", Finisher).WithTags("plan").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/plan/days.ics", Ics).WithTags("plan").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/plan/buy.xlsx", Buy).WithTags("plan").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/plan/prices.csv", PricesCsv).WithTags("plan").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/plan/prices.xlsx", PricesXlsx).WithTags("plan").Needs(CrewRight.Read);
+        api.MapPost("/rigs/{id:guid}/plan/prices", Read).WithTags("plan").Needs(CrewRight.Prices).Accepts<string>("text/csv", Xlsx);
     }
 
     private static ProblemHttpResult NoPlan() => TypedResults.Problem("An earlier station has a stop that keeps the plan from being worked out.",

@@ -1,7 +1,9 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Survey;
+using Vanto.Web.Crew;
 
 namespace Vanto.Web.Rigs;
 
@@ -29,7 +31,7 @@ public static class ProposalEndpoints
     /// <summary>Maps the endpoints under <c>/api/rigs/{id}/propose</c>.</summary>
     public static void MapProposals(this RouteGroupBuilder api)
     {
-        var propose = api.MapGroup("/rigs/{id:guid}/propose").WithTags("rigs");
+        var propose = api.MapGroup("/rigs/{id:guid}/propose").WithTags("rigs").Needs(CrewRight.Design);
         Map<NamedOption>(propose, "keep-option", (design, option) => Proposals.KeepOption(design, option.Name));
         Map<NamedOption>(propose, "adopt-option", (design, option) => Proposals.AdoptOption(design, option.Name));
         Map<NamedOption>(propose, "drop-option", (design, option) => Proposals.DropOption(design, option.Name));

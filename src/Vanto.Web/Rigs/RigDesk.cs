@@ -1,9 +1,12 @@
 using System.Text.Json.Nodes;
+using Vanto.Core.Crew;
 using Vanto.Core.Exchange;
 using Vanto.Core.Findings;
+using Vanto.Core.Install;
 using Vanto.Core.Job;
 using Vanto.Core.Stations;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Exchange;
 
 namespace Vanto.Web.Rigs;
@@ -142,12 +145,15 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
 
     /// <summary>Returns to an earlier revision by a new one.</summary>
     /// <exception cref="InputException">That revision is not in the history, or cannot be read.</exception>
-    public Task<RigView?> Restore(Guid id, RestoreRequest request) => turns.Take(id, async () =>
+    /// <exception cref="NotYoursException">It brings back other prices, and who asks may not change them.</exception>
+    public Task<RigView?> Restore(Guid id, RestoreRequest request, CrewCaller caller) => turns.Take(id, async () =>
     {
         if (await log.Find(id) is not { } newest)
             return null;
         if (await log.Find(id, request.Revision) is not { } old)
             throw new InputException("revision", $"{request.Revision}", $"Revision {request.Revision} is not in this rig's history.");
+        if (!caller.May(CrewRight.Prices) && PriceParts.Differ(JobFile.Read(old.Design), JobFile.Read(newest.Design)))
+            caller.Must(CrewRight.Prices);
         return await Next(id, newest, old.Design, await Records(id),
             new RevisionDraft(old.Design, [EverythingChanged], request.Client, $"returned to revision {old.Revision}", clock.GetUtcNow()), null);
     });
@@ -162,15 +168,19 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
     }
 
     /// <summary>Adds a record to the log; of a correction, values not typed again stay as the record it corrects has them.</summary>
-    public Task<RigView?> Record(Guid id, NewRecord typed) => turns.Take(id, async () =>
+    /// <exception cref="NotYoursException">It corrects what somebody else wrote down, and who asks may not.</exception>
+    public Task<RigView?> Record(Guid id, NewRecord typed, CrewCaller caller) => turns.Take(id, async () =>
     {
-        if (typed.By.Trim().Length is 0 or > LongestName)
+        var by = caller.Signs(typed.By);
+        if (by.Length is 0 or > LongestName)
             throw new InputException("by", typed.By, "Who writes this down? Write a name of 1 to 80 characters.");
         var kind = stations.KindNamed(typed.Kind)
             ?? throw new InputException("kind", typed.Kind,
                 $"\"{typed.Kind}\" is no kind of record; there are {string.Join(", ", stations.RecordKinds.Select(k => k.Name))}.");
         if (kind.Issued)
             throw new InputException("kind", typed.Kind, $"\"{typed.Kind}\" is written when it is issued, not typed.");
+        if (kind == InstallRecord.Kind)
+            throw new InputException("kind", typed.Kind, "What is done on site is written down step by step, at install/events.");
         if (await log.Find(id) is not { } stored)
             return null;
         var (design, records) = await Read(stored);
@@ -178,7 +188,9 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
             ? records.FirstOrDefault(r => r.Id == corrects && kind.Record.IsInstanceOfType(r))
                 ?? throw new InputException("corrects", corrects.ToString(), "The record to correct is not in this rig's log.")
             : null;
-        var head = new RecordHead(Guid.CreateVersion7(), clock.GetUtcNow(), typed.By.Trim(), typed.Corrects);
+        if (corrected is not null && !CrewPerson.Same(corrected.By, by))
+            caller.Must(CrewRight.CorrectOthers);
+        var head = new RecordHead(Guid.CreateVersion7(), clock.GetUtcNow(), by, typed.Corrects);
         var record = TypedRecord.Of(kind, head, typed, corrected);
         IReadOnlyList<StationRecord> all = [.. records, record];
         var kept = cache.WorkOut(id, design, all);
@@ -200,6 +212,7 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         if (sent.FirstOrDefault(r => known.TryGetValue(r.Id, out var old) && (old.By, old.Corrects, old.Values) != (r.By, r.Corrects, r.Values)) is { } other)
             throw new InputException("id", other.Id.ToString(), "another record has this number already; both are left as they are");
         var fresh = sent.DistinctBy(r => r.Id).Where(r => !known.ContainsKey(r.Id)).ToList();
+        await MustBeFree(id, fresh);
         IReadOnlyList<StationRecord> all = [.. records, .. fresh];
         var kept = cache.WorkOut(id, design, all);
         if (fresh.Count == 0 || refuses?.Invoke(kept.Assessment).Count > 0)
@@ -209,6 +222,13 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         cache.Keep(new AssessmentKey(id, stored.Revision, all.Count), design, kept);
         return new RigView(id, stored.Revision, stored.At, design, kept.Assessment, all);
     });
+
+    /// <exception cref="InputException">A record has the number of one of another rig.</exception>
+    private async Task MustBeFree(Guid id, IEnumerable<StationRecord> fresh)
+    {
+        if (await log.Elsewhere(id, [.. fresh.Select(r => r.Id)]) is { } taken)
+            throw new InputException("id", taken.ToString(), "A record has the number of one of another rig; nothing was kept.");
+    }
 
     /// <summary>Puts a rig of another laptop together with the one here, or begins it: all of it, or nothing.</summary>
     /// <param name="id">The rig.</param>

@@ -3,7 +3,6 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
-using Vanto.Core.Quantities;
 using Vanto.Storage;
 using Vanto.Web.Calc;
 using Vanto.Web.Crew;
@@ -17,32 +16,36 @@ public static class RigEndpoints
     public static void MapRigs(this RouteGroupBuilder api)
     {
         var rigs = api.MapGroup("/rigs").WithTags("rigs");
-        rigs.MapGet("/", async (RigDesk desk, Guid? only) => await desk.Yard() is var yard && only is { } one ? [.. yard.Where(r => r.Id == one)] : yard);
-        rigs.MapPost("/", Create);
-        rigs.MapPost("/import", Import).Accepts<JobDesign>("application/json");
-        rigs.MapGet("/{id:guid}", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RigDesk desk) => Found(await desk.View(id)));
-        rigs.MapPatch("/{id:guid}", Patch).Produces<RigChanged>().Produces<ConflictView>(StatusCodes.Status409Conflict).Produces(StatusCodes.Status404NotFound);
+        rigs.MapGet("/", async (RigDesk desk, HttpContext http) => (await desk.Yard()).Where(r => CrewCaller.Of(http).Sees(r.Id)))
+            .Needs(CrewRight.Read, Reach.Common);
+        rigs.MapPost("/", Create).Needs(CrewRight.Design, Reach.Yard);
+        rigs.MapPost("/import", Import).Accepts<JobDesign>("application/json").Needs(CrewRight.Design, Reach.Yard);
+        rigs.MapGet("/{id:guid}", async Task<Results<Ok<RigView>, NotFound>> (Guid id, RigDesk desk) => Found(await desk.View(id)))
+            .Needs(CrewRight.Read);
+        rigs.MapPatch("/{id:guid}", Patch).Produces<RigChanged>().Produces<ConflictView>(StatusCodes.Status409Conflict).Produces(StatusCodes.Status404NotFound)
+            .Needs(CrewRight.Design);
         rigs.MapDelete("/{id:guid}", async (Guid id, RigDesk desk) =>
         {
             await desk.Remove(id);
             return TypedResults.NoContent();
-        });
-        rigs.MapGet("/{id:guid}/history", async (Guid id, RigLog log) => await log.History(id));
+        }).Needs(CrewRight.Purge);
+        rigs.MapGet("/{id:guid}/history", async (Guid id, RigLog log) => await log.History(id)).Needs(CrewRight.Read);
         rigs.MapPost("/{id:guid}/restore",
-            async Task<Results<Ok<RigView>, NotFound>> (Guid id, RestoreRequest request, RigDesk desk) => Found(await desk.Restore(id, request)));
+            async Task<Results<Ok<RigView>, NotFound>> (Guid id, RestoreRequest request, RigDesk desk, HttpContext http) =>
+                Found(await desk.Restore(id, request, CrewCaller.Of(http)))).Needs(CrewRight.Design);
         rigs.MapPost("/{id:guid}/records", async Task<Results<Ok<RigView>, NotFound>> (Guid id, NewRecord record, RigDesk desk, HttpContext http) =>
         {
             InputProblems.ReadsIn(http, record.Units);
-            return Found(await desk.Record(id, record));
-        });
-        rigs.MapGet("/{id:guid}/job-file", Export);
+            return Found(await desk.Record(id, record, CrewCaller.Of(http)));
+        }).Needs(CrewRight.Record);
+        rigs.MapGet("/{id:guid}/job-file", Export).Needs(CrewRight.Read);
     }
 
     /// <summary>Maps <c>POST /api/assess</c>: a whole design in, all results out, nothing kept.</summary>
     public static void MapAssess(this RouteGroupBuilder api) =>
         api.MapPost("/assess", async Task<Ok<JobAssessment>> (HttpRequest request, AssessmentCache cache) =>
             TypedResults.Ok(cache.WorkOut(Guid.Empty, JobFile.Read(await RequestText.Read(request)), []).Assessment))
-            .Accepts<JobDesign>("application/json").WithTags("assess");
+            .Accepts<JobDesign>("application/json").WithTags("assess").Needs(CrewRight.Read, Reach.Common);
 
     private static Results<Ok<RigView>, NotFound> Found(RigView? view) => view is null ? TypedResults.NotFound() : TypedResults.Ok(view);
 
@@ -82,18 +85,13 @@ public static class RigEndpoints
         return TypedResults.Created($"/api/rigs/{view.Id}", view);
     }
 
-    /// <summary>Parts of a design that only the owner changes.</summary>
-    private static readonly string[] OfPrices = ["/plan/prices", "/plan/toolCosts", "/plan/quote"];
-
     private static async Task<IResult> Patch(Guid id, RigPatch patch, RigDesk desk, HttpContext http)
     {
         InputProblems.ReadsIn(http, patch.Units);
         if (patch.Changes.Count == 0)
             throw new InputException("changes", "none", "A patch needs at least one change.");
-        if (Enum.TryParse<CrewRole>(http.Request.Headers[CrewGate.RoleHeader], out var role) && !CrewRights.May(role, CrewRight.Prices)
-            && patch.Changes.Any(c => OfPrices.Any(p => c?.Path?.StartsWith(p, StringComparison.OrdinalIgnoreCase) == true)))
-            return TypedResults.Problem($"A {Calls.Name(role)} may not {Calls.Name(CrewRight.Prices)}.", statusCode: StatusCodes.Status403Forbidden,
-                title: "Not yours to do.");
+        if (patch.Changes.Any(c => c is not null && PriceParts.Touched(DesignPath.Field(c.Path))))
+            CrewCaller.Of(http).Must(CrewRight.Prices);
         var (done, conflict) = await desk.Patch(id, patch);
         return done is not null ? done : conflict is not null ? TypedResults.Conflict(conflict) : TypedResults.NotFound();
     }

@@ -1,6 +1,8 @@
 using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Documents;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 using Vanto.Web.Shop;
 
@@ -15,10 +17,10 @@ public static class ServiceEndpoints
     /// <summary>Maps them under <c>/api/rigs/{id}</c>.</summary>
     public static void MapService(this RouteGroupBuilder api)
     {
-        api.MapGet("/rigs/{id:guid}/service/due", async (Guid id, ShopDesk shop) => await shop.Due(id)).WithTags("service");
+        api.MapGet("/rigs/{id:guid}/service/due", async (Guid id, ShopDesk shop) => await shop.Due(id)).WithTags("service").Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/service.ics", async Task<Results<FileContentHttpResult, NotFound>> (Guid id, RigDesk desk) =>
             await desk.View(id) is { Assessment.Service: { } service } view
                 ? TypedResults.File(Encoding.UTF8.GetBytes(CareCalendar.Write(service.Care, Named(view))), "text/calendar",
-                    $"{FileNames.Safe(view.Design.Name)}-care.ics") : TypedResults.NotFound()).WithTags("service");
+                    $"{FileNames.Safe(view.Design.Name)}-care.ics") : TypedResults.NotFound()).WithTags("service").Needs(CrewRight.Read);
     }
 }

@@ -1,10 +1,12 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Vanto.Core.Calculators;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Handover;
 using Vanto.Core.Plan;
 using Vanto.Core.Shop;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Exchange;
 using Vanto.Web.Rigs;
 
@@ -37,39 +39,45 @@ public static class ShopEndpoints
     /// <summary>Maps them under <c>/api/shop</c>.</summary>
     public static void MapShop(this RouteGroupBuilder api)
     {
-        var shop = api.MapGroup("/shop").WithTags("shop");
+        var shop = api.MapGroup("/shop").WithTags("shop").Needs(CrewRight.Read, Reach.Yard);
         shop.MapGet("/", async (ShopDesk desk, DailyBackup backups) => await Page(desk, backups));
         shop.MapPost("/records", async (NewRecord record, ShopDesk desk, DailyBackup backups, HttpContext http) =>
         {
             InputProblems.ReadsIn(http, record.Units);
-            await desk.Write(record);
+            await desk.Write(record with { By = CrewCaller.Of(http).Signs(record.By) });
             return await Page(desk, backups);
-        });
+        }).Needs(CrewRight.Design, Reach.Yard);
         shop.MapGet("/instruments/{id:guid}/trace", async Task<Results<Ok<IReadOnlyList<TracedPaper>>, NotFound>> (Guid id, ShopDesk desk, RigLog log,
             RigDesk rigs, ShopIndex index) => (await desk.View()).Instruments.FirstOrDefault(i => i.Id == id) is { } instrument
                 ? TypedResults.Ok(await Traced(instrument, log, rigs, index)) : TypedResults.NotFound());
         shop.MapGet("/crew", async (ShopDesk desk, RigDesk rigs, RigLog log, ShopIndex index, TimeProvider clock) =>
             await Crew(desk.Today, rigs, log, index, clock));
-        shop.MapPost("/shelf/{list}", async Task<Results<Ok<IReadOnlyList<ShelfRow>>, NotFound>> (string list, ShelfPut put, ShopDesk desk, RigDesk rigs) =>
-        {
-            var of = Shelf.Named(list);
-            if (put.Keys.Count == 0)
-                throw new InputException("keys", "none", "Which rows? Name one at least.");
-            List<ShelfValues> rows;
-            if (put.Rig is not { } rig)
-                rows = [.. put.Keys.Select(k => Shelf.Off(of, k))];
-            else if (await rigs.View(rig) is { } view)
-                rows = [.. put.Keys.Select(k => Shelf.Keep(view.Design, of, k))];
-            else
-                return TypedResults.NotFound();
-            foreach (var row in rows)
-                await desk.Put(row, put.By);
-            return TypedResults.Ok(Shelf.All(await desk.Shelves()));
-        });
+        foreach (var list in Enum.GetValues<ShelfList>())
+            shop.MapPost($"/shelf/{list}", (ShelfPut asked, ShopDesk desk, RigDesk rigs, HttpContext http) =>
+                Put(list, asked with { By = CrewCaller.Of(http).Signs(asked.By) }, desk, rigs))
+                .Needs(list is ShelfList.Prices or ShelfList.Tools ? CrewRight.Prices : CrewRight.Design, Reach.Yard);
+        shop.MapPost("/shelf/{list}", (string list) => Shelf.Named(list)).ExcludeFromDescription().Needs(CrewRight.Design, Reach.Yard);
         api.MapGet("/rigs/{id:guid}/shelf/{list}", async Task<Results<Ok<ShelfView>, NotFound>> (Guid id, string list, ShopDesk desk, RigDesk rigs) =>
             await rigs.View(id) is { } view ? TypedResults.Ok(Shelf.Beside(view.Design, Shelf.Named(list), await desk.Shelves())) : TypedResults.NotFound())
-            .WithTags("shop");
+            .WithTags("shop").Needs(CrewRight.Read);
         shop.MapGet("/search", async (string q, RigLog log, ShopIndex index) => await Search(q, log, index));
+    }
+
+    /// <summary>Puts rows on the shop's shelf, or takes them off.</summary>
+    private static async Task<Results<Ok<IReadOnlyList<ShelfRow>>, NotFound>> Put(ShelfList of, ShelfPut put, ShopDesk desk, RigDesk rigs)
+    {
+        if (put.Keys.Count == 0)
+            throw new InputException("keys", "none", "Which rows? Name one at least.");
+        List<ShelfValues> rows;
+        if (put.Rig is not { } rig)
+            rows = [.. put.Keys.Select(k => Shelf.Off(of, k))];
+        else if (await rigs.View(rig) is { } view)
+            rows = [.. put.Keys.Select(k => Shelf.Keep(view.Design, of, k))];
+        else
+            return TypedResults.NotFound();
+        foreach (var row in rows)
+            await desk.Put(row, put.By);
+        return TypedResults.Ok(Shelf.All(await desk.Shelves()));
     }
 
     /// <summary>Papers that an instrument with an error stands on, and the verdicts that may be others.</summary>

@@ -1,7 +1,9 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Start;
 using Vanto.Core.Survey;
 using Vanto.Documents;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Start;
@@ -12,9 +14,9 @@ public static class StartEndpoints
     /// <summary>Maps the catalogue of sources and the study of a rig's start.</summary>
     public static void MapStart(this RouteGroupBuilder api)
     {
-        api.MapGet("/sources", () => TypedResults.Ok(SourceCatalogue.All)).WithTags("start");
-        api.MapGet("/rigs/{id:guid}/start-study", Study).WithTags("start");
-        api.MapPost("/rigs/{id:guid}/measured-start", Measured).WithTags("start");
+        api.MapGet("/sources", () => TypedResults.Ok(SourceCatalogue.All)).WithTags("start").Needs(CrewRight.Read, Reach.Common);
+        api.MapGet("/rigs/{id:guid}/start-study", Study).WithTags("start").Needs(CrewRight.Read);
+        api.MapPost("/rigs/{id:guid}/measured-start", Measured).WithTags("start").Needs(CrewRight.Design);
     }
 
     /// <summary>Reads a logger's CSV, two columns: seconds or milliseconds, amperes; the header names the unit of time.</summary>

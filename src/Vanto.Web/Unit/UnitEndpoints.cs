@@ -1,10 +1,12 @@
 using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Findings;
 using Vanto.Core.Job;
 using Vanto.Core.Unit;
 using Vanto.Documents;
 using Vanto.Storage;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Unit;
@@ -20,19 +22,19 @@ public static class UnitEndpoints
             async Task<Results<FileContentHttpResult, NotFound>> (Guid id, RigDesk desk, bool catalogue = false) => await desk.View(id) is { } view
             ? TypedResults.File(Encoding.UTF8.GetBytes(UnitCsv.Write(catalogue ? UnitCatalogue.All : view.Design.Unit.Own)), "text/csv",
                 $"{FileNames.Safe(view.Design.Name)}-units.csv")
-            : TypedResults.NotFound());
+            : TypedResults.NotFound()).Needs(CrewRight.Read);
         units.MapPost("/", async Task<Results<Ok<RigView>, NotFound>> (Guid id, HttpRequest request, RigDesk desk) =>
         {
             var read = UnitCsv.Read(await RequestText.Read(request));
             var changed = await desk.Change(id, "units.csv", "units read from CSV", "/unit/own",
                 design => design with { Unit = design.Unit with { Own = [.. design.Unit.Own.Where(o => read.All(r => r.Id != o.Id)), .. read] } });
             return changed is null ? TypedResults.NotFound() : TypedResults.Ok(changed);
-        });
+        }).Needs(CrewRight.Design);
         var rig = api.MapGroup("/rigs/{id:guid}").WithTags("unit");
-        rig.MapGet("/unit-sheet", WriteSheet);
-        rig.MapPost("/unit-sheet", ReadSheet);
-        rig.MapPost("/manual-pages", Attach);
-        rig.MapGet("/manual-pages/{file:guid}", Page);
+        rig.MapGet("/unit-sheet", WriteSheet).Needs(CrewRight.Read);
+        rig.MapPost("/unit-sheet", ReadSheet).Needs(CrewRight.Design);
+        rig.MapPost("/manual-pages", Attach).Needs(CrewRight.Design);
+        rig.MapGet("/manual-pages/{file:guid}", Page).Needs(CrewRight.Read);
     }
 
     private static async Task<Results<FileContentHttpResult, NotFound>> WriteSheet(Guid id, RigDesk desk)

@@ -1,7 +1,9 @@
 using System.Text;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Vanto.Core.Crew;
 using Vanto.Core.Wiring;
 using Vanto.Documents;
+using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web.Wiring;
@@ -11,9 +13,9 @@ public static class WiringEndpoints
     /// <summary>Maps the papers of the wiring under <c>/api/rigs/{id}/wiring</c>.</summary>
     public static void MapWiring(this RouteGroupBuilder api)
     {
-        api.MapGet("/rigs/{id:guid}/wiring/papers.pdf", Pdf).WithTags("wiring");
-        api.MapGet("/rigs/{id:guid}/wiring/certificate.pdf", Certificate).WithTags("wiring");
-        api.MapGet("/rigs/{id:guid}/wiring/line.svg", Svg).WithTags("wiring");
+        api.MapGet("/rigs/{id:guid}/wiring/papers.pdf", Pdf).WithTags("wiring").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/wiring/certificate.pdf", Certificate).WithTags("wiring").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/wiring/line.svg", Svg).WithTags("wiring").Needs(CrewRight.Read);
     }
 
     private static ProblemHttpResult NoWiring() => TypedResults.Problem("An earlier station has a stop that keeps the wiring from being worked out.",

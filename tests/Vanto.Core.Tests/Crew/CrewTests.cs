@@ -11,9 +11,9 @@ public class CrewTests
     public void A_code_lets_one_device_in_once()
     {
         var code = new JoinCode("012345", CrewRole.Helper, Noon);
-        var (verdict, after) = code.Judge("012345", Noon.AddMinutes(1));
+        var (verdict, after) = code.Judge("012345", "a", Noon.AddMinutes(1));
         verdict.ShouldBe(JoinVerdict.Joined);
-        after.Judge("012345", Noon.AddMinutes(1)).Verdict.ShouldBe(JoinVerdict.Over);
+        after.Judge("012345", "a", Noon.AddMinutes(1)).Verdict.ShouldBe(JoinVerdict.Over);
     }
 
     [Theory]
@@ -30,10 +30,20 @@ public class CrewTests
         var code = new JoinCode("012345", CrewRole.Fitter, Noon);
         foreach (var wrong in new[] { "012344", "", "0123450", "abcdef", "٠١٢٣٤٥" })
         {
-            (var verdict, code) = code.Judge(wrong, Noon);
+            (var verdict, code) = code.Judge(wrong, "a", Noon);
             verdict.ShouldBe(JoinVerdict.Wrong, wrong);
         }
-        code.Judge("012345", Noon).Verdict.ShouldBe(JoinVerdict.Over);
+        code.Judge("012345", "a", Noon).Verdict.ShouldBe(JoinVerdict.Deaf);
+        code.Judge("012345", "b", Noon).Verdict.ShouldBe(JoinVerdict.Joined, "who guesses keeps nobody else out");
+    }
+
+    [Fact]
+    public void Many_who_guess_together_end_a_code()
+    {
+        var code = new JoinCode("012345", CrewRole.Fitter, Noon);
+        for (var n = 0; n < JoinCode.TriesOfAll; n++)
+            (_, code) = code.Judge("x", $"address {n % 50}", Noon);
+        code.Judge("012345", "another", Noon).Verdict.ShouldBe(JoinVerdict.Over);
     }
 
     [Theory]

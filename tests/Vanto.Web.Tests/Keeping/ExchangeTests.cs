@@ -3,10 +3,8 @@ using System.Net.Http.Headers;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using Vanto.Core.Crew;
 using Vanto.Documents;
 using Vanto.Storage;
-using Vanto.Web.Crew;
 using static Vanto.Web.Tests.RunningServer;
 
 namespace Vanto.Web.Tests.Keeping;
@@ -206,12 +204,5 @@ public sealed class ExchangeTests : IAsyncLifetime
             answer.StatusCode.ShouldBeOneOf(HttpStatusCode.BadRequest, HttpStatusCode.OK);
         }
         (await Read(await _two.Http.GetAsync("/api/rigs"))).AsArray().Count.ShouldBeLessThanOrEqualTo(1);
-    }
-
-    [Fact]
-    public void Only_the_owner_takes_the_shop_away_or_reads_one_in()
-    {
-        CrewAddresses.Asks("GET", "/api/exchange/shop.zip").ShouldBe(CrewRight.Share);
-        CrewAddresses.Asks("POST", "/api/exchange").ShouldBe(CrewRight.Share);
     }
 }

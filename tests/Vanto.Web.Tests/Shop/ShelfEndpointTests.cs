@@ -2,8 +2,6 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using Vanto.Core.Crew;
-using Vanto.Web.Crew;
 using static Vanto.Web.Tests.RunningServer;
 
 namespace Vanto.Web.Tests.Shop;
@@ -58,14 +56,6 @@ public class ShelfEndpointTests(RunningServer server) : IClassFixture<RunningSer
         (await Read(await server.Http.PostAsJsonAsync("/api/shop/records", typed), HttpStatusCode.BadRequest)).Text("/detail")
             .ShouldContain("nothing that is typed");
     }
-
-    [Theory]
-    [InlineData("prices", CrewRight.Prices)]
-    [InlineData("tools", CrewRight.Prices)]
-    [InlineData("units", CrewRight.Design)]
-    [InlineData("crew", CrewRight.Design)]
-    public void Prices_of_the_shop_need_the_right_to_prices(string list, CrewRight right) =>
-        CrewAddresses.Asks("POST", $"/api/shop/shelf/{list}").ShouldBe(right);
 
     [Fact]
     public async Task Somebody_who_is_planned_at_two_rigs_at_once_is_told()

@@ -31,6 +31,7 @@ onMounted(async () => (rigs.value = await ask<YardRig[]>('GET', '/rigs').catch((
 const invite = () =>
   act(() => ask<CrewState>('POST', '/crew/code', { role: role.value, rig: role.value === 'fitter' ? null : only.value || null }));
 const nameOf = (id: string | null) => rigs.value.find((r) => r.id === id)?.name ?? '';
+const shareDevice = (id: string, on: boolean) => act(() => ask<CrewState>('POST', `/crew/devices/${id}/shared`, { on }));
 const sendAway = (id: string) => act(() => ask<CrewState>('DELETE', `/crew/devices/${id}`));
 const left = computed(() => (state.value?.code ? Math.max(0, Math.round((Date.parse(state.value.code.until) - now.value) / 1000)) : 0));
 const roles: { value: CrewRole; says: string }[] = [
@@ -61,7 +62,10 @@ const roles: { value: CrewRole; says: string }[] = [
             The phone warns once, because this machine signed for itself: go on, or open <b>/vanto.cer</b> there, install it, and trust it
             in the phone's settings under certificates.
           </p>
-          <p v-else class="severity-caution small">Without a certificate a page that is open goes on offline, but must not be closed.</p>
+          <p v-else class="severity-caution small" data-plain>
+            Without a certificate whoever is on this network can read what passes, and take a phone's place with it. On a network that is
+            not yours alone, shut the door and open it with a certificate. A page that is open goes on offline, but must not be closed.
+          </p>
           <p class="acts">
             <span class="roles" role="group" aria-label="Who comes">
               <button
@@ -109,9 +113,19 @@ const roles: { value: CrewRole; says: string }[] = [
         <b>{{ d.name }}</b> <span>{{ d.role }}{{ nameOf(d.rig) ? `, ${nameOf(d.rig)} only` : '' }}</span>
         <span class="soft">last seen {{ moment(d.seenAt) }}</span>
         <span v-if="d.clock" class="severity-caution" data-device-clock>{{ say(d.clock) }}</span>
+        <label class="shares"
+          ><input type="checkbox" :checked="d.shared" :data-shared="d.name" @change="shareDevice(d.id, !d.shared)" /> several write on
+          it</label
+        >
         <button type="button" class="plain" @click="sendAway(d.id)">send away</button>
       </li>
     </ul>
+    <p v-if="state?.tries.length" class="severity-caution small" data-tries>
+      Codes that were none were tried from
+      <template v-for="(t, i) in state.tries" :key="t.from"
+        >{{ i ? ', ' : '' }}<b>{{ t.from }}</b> ({{ t.tries }}, {{ moment(t.at) }})</template
+      >.
+    </p>
   </section>
 </template>
 
@@ -188,6 +202,18 @@ h2 {
   font-size: 2.4rem;
   letter-spacing: 0.12em;
   font-variant-numeric: tabular-nums;
+}
+.shares {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 44px;
+}
+.shares input {
+  width: 22px;
+  height: 22px;
+  margin: 0;
+  accent-color: var(--ink);
 }
 .devices {
   list-style: none;

@@ -1,4 +1,5 @@
-import { ref } from 'vue';
+import { useLocalStorage } from '@vueuse/core';
+import { computed, ref, watchEffect, type Ref } from 'vue';
 import { ask } from '../api/client';
 import type { CrewMe } from '../api/generated/schema';
 
@@ -19,4 +20,15 @@ export function useMe(): typeof me {
     },
   );
   return me;
+}
+
+/** On a device of the crew its own name stands under what is written; only where several share it, or on the laptop, one is typed. */
+export const nameStands = computed(() => me.value?.shared === false);
+
+/** The name under which things are written down, kept on this device. */
+export function useBy(): Ref<string> {
+  const by = useLocalStorage('vanto.by', '');
+  useMe();
+  watchEffect(() => nameStands.value && (by.value = me.value!.name));
+  return by;
 }

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { ask, whyNot } from '../api/client';
 import type { Remedy, ShelfRow, ShelfView } from '../api/generated/schema';
 import { useRig } from '../stores/rig';
 import { say } from './show';
+import { useBy } from '../crew/me';
 
 /** What the shop keeps of one list: a rig takes a copy of it, and gives its own rows to it. */
 const props = defineProps<{ list: 'units' | 'sheets' | 'prices' | 'tools' | 'crew'; only?: string }>();
 const rig = useRig();
-const by = useLocalStorage('vanto.by', '');
+const by = useBy();
 const view = ref<ShelfView | null>(null);
 const wanted = ref('');
 const refused = ref('');

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { nameStands } from '../crew/me';
+
 /** The name under which readings are written down, kept on this device. */
 const by = defineModel<string>({ required: true });
 withDefaults(defineProps<{ label?: string }>(), { label: 'Read by' });
 </script>
 
 <template>
-  <label class="who">{{ label }} <input v-model="by" data-by autocomplete="name" placeholder="your name" /></label>
+  <label class="who">{{ label }} <input v-model="by" data-by autocomplete="name" placeholder="your name" :readonly="nameStands" /></label>
 </template>
 
 <style scoped>

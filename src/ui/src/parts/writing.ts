@@ -1,9 +1,9 @@
-import { useLocalStorage } from '@vueuse/core';
 import { ref } from 'vue';
 import { ask, Refused } from '../api/client';
 import type { RigView, StationState } from '../api/generated/schema';
 import { useRig } from '../stores/rig';
 import { decimalComma, settings } from './settings';
+import { useBy } from '../crew/me';
 
 /** The shape of each state, and its word for a part of the proof. */
 export const marks: Record<StationState, string> = { open: '○', resting: '○', passed: '●', caution: '▲', stop: '◆' };
@@ -18,7 +18,7 @@ export const proofWords: Record<StationState, string> = {
 /** Writes readings down as records, under the name that this device knows; says what was refused, field by field. */
 export function useWriting() {
   const rig = useRig();
-  const by = useLocalStorage('vanto.by', '');
+  const by = useBy();
   const errors = ref<Record<string, string>>({});
   const refused = ref('');
   const busy = ref(false);

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core';
 import { computed, onMounted, reactive, ref, watch } from 'vue';
 import { ask, Refused, whyNot } from '../api/client';
 import type {
@@ -20,12 +19,13 @@ import TopKeys from '../parts/TopKeys.vue';
 import AnotherLaptop from './AnotherLaptop.vue';
 import CrewDays from './CrewDays.vue';
 import KeptRows from './KeptRows.vue';
+import { nameStands, useBy } from '../crew/me';
 
 /** The shop: what is due over all rigs, instruments with their calibration, licences, stock; one log behind all of it. */
 const page = ref<ShopPage | null>(null);
 const refused = ref('');
 const errors = reactive<Record<string, string>>({});
-const by = useLocalStorage('vanto.by', '');
+const by = useBy();
 const kind = ref('instrument');
 const typed = reactive<Record<string, string>>({});
 const words: Record<string, string> = { instrument: 'instrument', licence: 'licence', stock: 'stock' };
@@ -154,7 +154,7 @@ const stock: SheetColumn<StockRow>[] = [
           </button>
         </p>
         <form @submit.prevent="record">
-          <label class="row">Written by <input v-model="by" data-by autocomplete="name" /></label>
+          <label class="row">Written by <input v-model="by" data-by autocomplete="name" :readonly="nameStands" /></label>
           <label v-for="f in fields" :key="f.path" class="row" :class="{ wrong: errors[name(f)] }">
             <span
               >{{ f.label }} <small v-if="say(f.help)" class="hint">{{ say(f.help) }}</small></span

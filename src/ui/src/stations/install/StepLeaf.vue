@@ -3,7 +3,7 @@ import { useIntervalFn } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { InstallValues } from '../../api/generated/schema';
-import { useMe } from '../../crew/me';
+import { nameStands, useMe } from '../../crew/me';
 import { useHold } from '../../parts/hold';
 import { say } from '../../parts/show';
 import { useWaitAlarm } from '../../parts/waitAlarm';
@@ -175,7 +175,7 @@ const pauses = ['break', 'part missing', 'weather', 'helped elsewhere', 'phone c
       <button v-if="!asking" type="button" class="bare me" @click="asking = true">{{ log.by.value }}</button>
       <label v-else class="who"
         >Who is it?
-        <input ref="pulled" v-model="log.by.value" data-by autocomplete="name" placeholder="your name" />
+        <input ref="pulled" v-model="log.by.value" data-by autocomplete="name" placeholder="your name" :readonly="nameStands" />
       </label>
       <label v-if="asking" class="whole"><input v-model="log.whole.value" type="checkbox" data-whole /> keep whole pictures too</label>
       <div v-if="running.length" class="waits" data-waits>

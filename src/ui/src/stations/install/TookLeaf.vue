@@ -5,6 +5,7 @@ import SheetTable, { type SheetColumn } from '../../parts/SheetTable.vue';
 import { useRig } from '../../stores/rig';
 import LeafLayout from '../LeafLayout.vue';
 import { useSiteLog } from './siteLog';
+import { nameStands } from '../../crew/me';
 
 /** Hours and parts against the quote; a part that is used is written down here, on the device first. */
 const rig = useRig();
@@ -44,7 +45,7 @@ const columns: SheetColumn<TookRow>[] = [
     <template #say>
       <p v-if="log.waiting.value.length" class="soft">{{ log.waiting.value.length }} not sent; kept here.</p>
       <form v-if="took" class="used" @submit.prevent="use">
-        <label>Written by <input v-model="log.by.value" required maxlength="60" placeholder="your name" /></label>
+        <label>Written by <input v-model="log.by.value" required maxlength="60" placeholder="your name" :readonly="nameStands" /></label>
         <label
           >A part that was used
           <el-select v-model="part" filterable placeholder="which" data-part>

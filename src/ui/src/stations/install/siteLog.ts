@@ -5,6 +5,7 @@ import { ask, Refused } from '../../api/client';
 import type { InstallValues, RigView, SentEvent, TakenEvents } from '../../api/generated/schema';
 import { useRig } from '../../stores/rig';
 import { contentHash, freshId } from '../../parts/identity';
+import { useBy } from '../../crew/me';
 
 /** An event in this device's own log: kept until the server holds it, and thirty days after. */
 interface KeptEvent {
@@ -53,6 +54,9 @@ async function drawn(file: Blob, most: number, quality: number): Promise<Blob> {
   );
 }
 
+/** Clocks of events beyond these are nobody's: the laptop takes none, and none is gone on from. */
+const farAheadMs = 24 * 3600 * 1000;
+const mostCount = 1_000_000;
 const keepHeldMs = 30 * 24 * 3600 * 1000;
 const retryMs = 5000;
 const most = 200;
@@ -94,7 +98,7 @@ const empty = (): InstallValues => ({
  */
 export function useSiteLog() {
   const rig = useRig();
-  const by = useLocalStorage('vanto.by', '');
+  const by = useBy();
   const waiting = shallowRef<KeptEvent[]>([]);
   const aside = shallowRef<KeptEvent[]>([]);
   const offline = ref(false);
@@ -122,7 +126,14 @@ export function useSiteLog() {
 
   /** What was set aside is sent once more. */
   async function again(id: string): Promise<void> {
-    await db.events.update(id, { aside: '' });
+    // Refused for a clock that ran ahead it would be refused for good: its place among all is told anew, the time it was written stays.
+    const kept = await db.events.get(id);
+    if (kept)
+      await db.events.put({
+        ...kept,
+        aside: '',
+        sent: { ...kept.sent, event: { ...kept.sent.event, l: Math.min(kept.sent.event.l, Date.now()) } },
+      });
     await send();
   }
 
@@ -133,7 +144,11 @@ export function useSiteLog() {
     const heard = rig.records.filter((r) => r.kind === 'install') as unknown as { event: InstallValues }[];
     const all = [...mine.map((e) => e.sent.event), ...heard.map((r) => r.event)];
     const now = Date.now();
-    const last = all.reduce((a, e) => (e.l > a.l || (e.l === a.l && e.c > a.c) ? { l: e.l, c: e.c } : a), { l: 0, c: 0 });
+    // What is further ahead than the laptop takes would stop this phone.
+    const most = now + (clockOffS.value ?? 0) * 1000 + farAheadMs;
+    const last = all
+      .filter((e) => e.l <= most && e.c < mostCount)
+      .reduce((a, e) => (e.l > a.l || (e.l === a.l && e.c > a.c) ? { l: e.l, c: e.c } : a), { l: 0, c: 0 });
     const seq = 1 + Math.max(0, ...all.filter((e) => e.device === name).map((e) => e.seq));
     return { device: name, seq, atMs: now, ...(now > last.l ? { l: now, c: 0 } : { l: last.l, c: last.c + 1 }) };
   }
