@@ -21,10 +21,8 @@ public static class JobBundle
     /// <summary>File of the sums.</summary>
     public const string Sums = "SHA256SUMS";
 
-    private const string Manifest = "manifest.json";
-
-    /// <summary>A line of the sums: 64 hex digits, two blanks, the path.</summary>
-    private const int PathAt = 66;
+    /// <summary>File that says what it is.</summary>
+    public const string Manifest = "manifest.json";
 
     /// <summary>How to read it without this program.</summary>
     public const string Readme = "This is a rig's job in open files: JSON, CSV (RFC 4180), iCalendar, PDF, JPEG, SVG, DXF, EPW.\n"
@@ -39,13 +37,34 @@ public static class JobBundle
         IReadOnlyDictionary<Guid, EventStamp> stamps) => JsonSerializer.SerializeToUtf8Bytes(records.Select(r =>
             new BundledRecord(r.Id, r.At, r.By, r.Corrects, kindOf(r).Name, kindOf(r).Write(r), stamps.GetValueOrDefault(r.Id)?.ToString())), Written);
 
-    /// <summary>The log of a bundle.</summary>
-    /// <exception cref="InvalidDataException">It is none.</exception>
-    public static IReadOnlyList<BundledRecord> Events(byte[] content)
+    /// <summary>The log of a bundle, record by record.</summary>
+    /// <exception cref="InvalidDataException">It is none, has too many records, or one that is longer than any is.</exception>
+    public static IEnumerable<BundledRecord> Events(byte[] content)
     {
+        foreach (var (from, length) in Places(content))
+            yield return Record(content.AsSpan(from, length));
+    }
+
+    /// <summary>Where each record begins, and how long it is: each is read by itself, so that none costs more than it may be long.</summary>
+    private static List<(int From, int Length)> Places(ReadOnlySpan<byte> content)
+    {
+        var places = new List<(int, int)>();
         try
         {
-            return JsonSerializer.Deserialize<List<BundledRecord>>(content, Written) ?? [];
+            var reader = new Utf8JsonReader(content);
+            if (!reader.Read() || reader.TokenType != JsonTokenType.StartArray)
+                throw new InvalidDataException("its log cannot be read: it is no list of records");
+            while (reader.Read() && reader.TokenType != JsonTokenType.EndArray)
+            {
+                var from = (int)reader.TokenStartIndex;
+                reader.Skip();
+                places.Add((from, (int)reader.BytesConsumed - from));
+                if (places.Count > MostRecords)
+                    throw new InvalidDataException($"its log has more than {MostRecords} records");
+                if (places[^1].Item2 > LongestRecord)
+                    throw new InvalidDataException($"a record of its log is longer than {LongestRecord >> 10} kB");
+            }
+            return reader.TokenType == JsonTokenType.EndArray && !reader.Read() ? places : throw new InvalidDataException("its log breaks off");
         }
         catch (JsonException e)
         {
@@ -53,10 +72,31 @@ public static class JobBundle
         }
     }
 
-    private static readonly JsonSerializerOptions Written = new(JsonSerializerDefaults.Web) { WriteIndented = true };
+    private static BundledRecord Record(ReadOnlySpan<byte> content)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<BundledRecord>(content, Written) ?? throw new InvalidDataException("a record of its log is empty");
+        }
+        catch (JsonException e)
+        {
+            throw new InvalidDataException($"a record of its log cannot be read: {e.Message}");
+        }
+    }
 
-    /// <summary>Most that a bundle holds when it is unpacked, bytes.</summary>
-    public const long Largest = 1L << 30;
+    /// <summary>Records of one log, and bytes of one record; the longest is a kept row of the shop. The product's own choice.</summary>
+    public const int MostRecords = 50_000, LongestRecord = 512 << 10;
+
+    /// <summary>Bytes of a log.</summary>
+    public const int LongestLog = 32 << 20;
+
+    private static readonly JsonSerializerOptions Written = new(JsonSerializerDefaults.Web)
+    {
+        WriteIndented = true,
+        RespectNullableAnnotations = true,
+        RespectRequiredConstructorParameters = true,
+        AllowDuplicateProperties = false,
+    };
 
     /// <summary>Every number that was read, one a row.</summary>
     public static byte[] Csv(IReadOnlyList<StationRecord> records, string code)
@@ -107,52 +147,6 @@ public static class JobBundle
                 entry.Write(content);
             }
         return stream.ToArray();
-    }
-
-    /// <summary>What is wrong with an archive; nothing where all of it is whole.</summary>
-    /// <exception cref="InvalidDataException">It is no archive, has a path that leads out of it, or has no sums.</exception>
-    public static IReadOnlyList<string> Faults(byte[] archive) => Faults(Unpacked(archive));
-
-    /// <summary>Files of an archive whose sums all stand.</summary>
-    /// <exception cref="InvalidDataException">It is no archive, too large, has a path that leads out of it, no sums, or is not whole.</exception>
-    public static IReadOnlyDictionary<string, byte[]> Read(byte[] archive)
-    {
-        var content = Unpacked(archive);
-        return Faults(content) is [var fault, ..] ? throw new InvalidDataException(fault) : content;
-    }
-
-    private static Dictionary<string, byte[]> Unpacked(byte[] archive)
-    {
-        using var zip = new ZipArchive(new MemoryStream(archive), ZipArchiveMode.Read);
-        if (zip.Entries.Any(e => e.FullName.Contains("..", StringComparison.Ordinal) || e.FullName.StartsWith('/') || e.FullName.Contains(':')))
-            throw new InvalidDataException("a path in it leads out of the archive");
-        if (zip.Entries.Select(e => e.FullName).Distinct().Count() < zip.Entries.Count)
-            throw new InvalidDataException("a file stands in it twice");
-        if (zip.Entries.Sum(e => e.Length) > Largest)
-            throw new InvalidDataException("it is too large");
-        return zip.Entries.ToDictionary(e => e.FullName, e =>
-        {
-            using var from = e.Open();
-            using var to = new MemoryStream();
-            from.CopyTo(to);
-            return to.ToArray();
-        });
-    }
-
-    private static IReadOnlyList<string> Faults(Dictionary<string, byte[]> content)
-    {
-        if (!content.TryGetValue(Sums, out var sums))
-            throw new InvalidDataException("it has no sums");
-        var lines = Encoding.UTF8.GetString(sums).Split('\n', StringSplitOptions.RemoveEmptyEntries);
-        if (Array.Exists(lines, l => l.Length <= PathAt) || lines.Select(l => l[PathAt..]).Distinct().Count() < lines.Length)
-            throw new InvalidDataException("its sums cannot be read");
-        var told = lines.ToDictionary(l => l[PathAt..], l => l[..64]);
-        return
-        [
-            .. told.Where(t => !content.ContainsKey(t.Key)).Select(t => $"{t.Key} is missing"),
-            .. told.Where(t => content.TryGetValue(t.Key, out var c) && Hex(c) != t.Value).Select(t => $"{t.Key} was altered"),
-            .. content.Keys.Where(k => k is not (Sums or Manifest) && !told.ContainsKey(k)).Select(k => $"{k} was put in"),
-        ];
     }
 
     private static string Hex(byte[] content) => Convert.ToHexStringLower(SHA256.HashData(content));

@@ -10,6 +10,9 @@ namespace Vanto.Documents;
 public static class LoggerCsv
 {
     private const int MostRows = 500_000;
+
+    /// <summary>Of a logger's table; the product's own choice.</summary>
+    private const int MostColumns = 200, MostCells = 2_000_000;
     private const int LookedAt = 4096;
     private static readonly char[] Delimiters = ['\t', ';', ','];
 
@@ -21,16 +24,23 @@ public static class LoggerCsv
             throw new InputException("file", $"{content.Length} bytes", "a text with columns is read: CSV, or with tabs or semicolons between");
         var text = Text(content);
         var rows = new List<IReadOnlyList<string>>();
-        using var parser = new CsvParser(new StringReader(text), new CsvConfiguration(CultureInfo.InvariantCulture)
+        using var parser = new CsvParser(new ShortLines(new StringReader(text), "file"), new CsvConfiguration(CultureInfo.InvariantCulture)
         {
             Delimiter = DelimiterOf(text).ToString(),
             BadDataFound = null,
             IgnoreBlankLines = false,
             HasHeaderRecord = false,
+            CacheFields = true,
         });
+        var cells = 0;
         while (parser.Read())
         {
-            rows.Add([.. parser.Record ?? []]);
+            var record = parser.Record ?? [];
+            if (record.Length > MostColumns)
+                throw new InputException("file", $"{record.Length} columns", $"line {rows.Count + 1} has {record.Length} columns; at most {MostColumns} are read");
+            if ((cells += record.Length) > MostCells)
+                throw new InputException("file", $"more than {MostCells} cells", $"at most {MostCells} cells are read at once: cut it in parts");
+            rows.Add(record);
             if (rows.Count > MostRows)
                 throw new InputException("file", $"more than {MostRows} lines", $"at most {MostRows} lines are read at once: cut it in parts");
         }

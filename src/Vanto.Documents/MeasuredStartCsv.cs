@@ -15,7 +15,7 @@ public static class MeasuredStartCsv
     /// <exception cref="InputException">No header, fewer than three rows, or a cell that is no number; the row is named.</exception>
     public static IReadOnlyList<MeasuredMoment> Read(string text)
     {
-        using var csv = new CsvReader(new StringReader(text), new CsvConfiguration(
+        using var csv = new CsvReader(new ShortLines(new StringReader(text), "measured"), new CsvConfiguration(
             CultureInfo.InvariantCulture)
         { DetectDelimiter = true, DetectDelimiterValues = [",", ";", "\t"], BadDataFound = null, MissingFieldFound = null });
         if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord!.Length < 2)

@@ -96,7 +96,7 @@ public static class PlanTables
     /// <exception cref="InputException">A row that is none, with its number.</exception>
     public static IReadOnlyList<PriceDesign> ReadCsv(string text)
     {
-        using var csv = new CsvReader(new StringReader(text), Format);
+        using var csv = new CsvReader(new ShortLines(new StringReader(text), "file"), Format);
         try
         {
             return Checked(csv.GetRecords<PriceRow>().ToList());

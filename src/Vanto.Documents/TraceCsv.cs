@@ -44,18 +44,16 @@ public static class TraceCsv
         return Encoding.UTF8.GetBytes(text.ToString());
     }
 
-    /// <summary>Rows of a file that <see cref="Write"/> wrote.</summary>
+    /// <summary>Rows of a file that <see cref="Write"/> wrote, one after another.</summary>
     /// <param name="path">How it is called where something is wrong with it.</param>
     /// <exception cref="InputException">Other columns, or a value that no instrument sends; the row is named.</exception>
-    public static IReadOnlyList<TracedReading> Read(byte[] content, string path)
+    public static IEnumerable<TracedReading> Read(Stream content, string path)
     {
-        using var csv = new CsvReader(new StringReader(Encoding.UTF8.GetString(content)), Format);
+        using var csv = new CsvReader(new ShortLines(new StreamReader(content, Encoding.UTF8), path), Format);
         if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord is not { } head || !Columns.SequenceEqual(head))
             throw new InputException(path, "", $"{path}: the columns of a trace are {string.Join(", ", Columns)}.");
-        var rows = new List<TracedReading>();
         while (csv.Read())
-            rows.Add(Row(csv, path));
-        return rows;
+            yield return Row(csv, path);
     }
 
     private static TracedReading Row(CsvReader csv, string path)

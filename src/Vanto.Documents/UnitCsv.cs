@@ -56,7 +56,7 @@ public static class UnitCsv
     {
         var errors = new List<InputError>();
         var units = new List<AcUnit>();
-        using var csv = new CsvReader(new StringReader(text), Format);
+        using var csv = new CsvReader(new ShortLines(new StringReader(text), "file"), Format);
         if (!csv.Read() || !csv.ReadHeader())
             throw new InputException("file", "", "The file is empty; its first row must name the columns, such as id, kind, ratedCapacityW.");
         var unknown = csv.HeaderRecord!.Where(h => Columns.All(c => Name(c) != h)).ToList();

@@ -1,6 +1,7 @@
 using System.Data;
 using System.Data.Common;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Storage;
 
 namespace Vanto.Storage;
 
@@ -20,49 +21,63 @@ public sealed class ReadingLog(VantoStore store)
 {
     private const long MinuteMs = 60_000;
 
+    /// <summary>A reading whose clock was so far ahead as it arrived is kept, and stretches no trace, ms; common practice. Simulated ones run
+    /// ahead; where there is no other, it is all there is.</summary>
+    public const long FarAheadMs = LaptopClock.FarAhead;
+
     /// <summary>Spans up to this are read reading by reading, longer ones by the least and the most of each minute.</summary>
     public static readonly TimeSpan WholeSpan = TimeSpan.FromMinutes(90);
 
     /// <summary>Keeps readings, all or none; one that is there already stays as it is. Those of rigs that are gone are let go.</summary>
     public async Task Add(IReadOnlyList<NewReading> readings)
     {
-        await store.Database.OpenConnectionAsync();
-        try
+        if (store.Database.CurrentTransaction is { } several)
         {
-            await using var transaction = await store.Database.GetDbConnection().BeginTransactionAsync();
-            var channels = new Dictionary<(Guid, string, string, bool), long?>();
-            await using var put = Command(transaction, """
+            await Add(readings, several.GetDbTransaction());
+            return;
+        }
+        await using var transaction = await store.Database.BeginTransactionAsync();
+        await Add(readings, transaction.GetDbTransaction());
+        await transaction.CommitAsync();
+    }
+
+    /// <summary>Does several things as one: all readings of them are kept, or none.</summary>
+    public async Task AtOnce(Func<Task> work)
+    {
+        await using var transaction = await store.Database.BeginTransactionAsync();
+        await work();
+        await transaction.CommitAsync();
+    }
+
+    private static async Task Add(IReadOnlyList<NewReading> readings, DbTransaction transaction)
+    {
+        var channels = new Dictionary<(Guid, string, string, bool), long?>();
+        await using var put = Command(transaction, """
                 INSERT OR IGNORE INTO Readings (ChannelId, At, Seq, Value, Quality, Arrived, Late)
                 VALUES ($channel, $at, $seq, $value, $quality, $arrived, $late)
                 """, "$channel", "$at", "$seq", "$value", "$quality", "$arrived", "$late");
-            await using var minute = Command(transaction, """
+        await using var minute = Command(transaction, """
                 INSERT INTO Minutes (ChannelId, Minute, Low, High) VALUES ($channel, $minute, $low, $high)
                 ON CONFLICT (ChannelId, Minute) DO UPDATE SET Low = min(Low, excluded.Low), High = max(High, excluded.High)
                 """, "$channel", "$minute", "$low", "$high");
-            var minutes = new Dictionary<(long Channel, long Minute), (double Low, double High)>();
-            foreach (var r in readings)
-            {
-                var key = (r.Rig, r.Instrument, r.Quantity, r.Simulated);
-                if (!channels.TryGetValue(key, out var channel))
-                    channels[key] = channel = await ChannelOf(transaction, r);
-                if (channel is not { } id)
-                    continue;
-                await Run(put, id, r.AtMs, r.Seq, (object?)r.Value ?? DBNull.Value, r.Quality, r.ArrivedMs, r.Late);
-                if (r.Value is { } value)
-                {
-                    var at = (id, Math.DivRem(r.AtMs, MinuteMs).Quotient);
-                    var (low, high) = minutes.GetValueOrDefault(at, (value, value));
-                    minutes[at] = (Math.Min(low, value), Math.Max(high, value));
-                }
-            }
-            foreach (var ((id, at), (low, high)) in minutes)
-                await Run(minute, id, at, low, high);
-            await transaction.CommitAsync();
-        }
-        finally
+        var minutes = new Dictionary<(long Channel, long Minute), (double Low, double High)>();
+        foreach (var r in readings)
         {
-            await store.Database.CloseConnectionAsync();
+            var key = (r.Rig, r.Instrument, r.Quantity, r.Simulated);
+            if (!channels.TryGetValue(key, out var channel))
+                channels[key] = channel = await ChannelOf(transaction, r);
+            if (channel is not { } id)
+                continue;
+            await Run(put, id, r.AtMs, r.Seq, (object?)r.Value ?? DBNull.Value, r.Quality, r.ArrivedMs, r.Late);
+            if (r.Value is { } value)
+            {
+                var at = (id, Math.DivRem(r.AtMs, MinuteMs).Quotient);
+                var (low, high) = minutes.GetValueOrDefault(at, (value, value));
+                minutes[at] = (Math.Min(low, value), Math.Max(high, value));
+            }
         }
+        foreach (var ((id, at), (low, high)) in minutes)
+            await Run(minute, id, at, low, high);
     }
 
     private static async Task<long?> ChannelOf(DbTransaction transaction, NewReading r)
@@ -90,7 +105,8 @@ public sealed class ReadingLog(VantoStore store)
         {
             Channel = c,
             From = store.Readings.Where(r => r.ChannelId == c.Id).Min(r => (long?)r.At),
-            To = store.Readings.Where(r => r.ChannelId == c.Id).Max(r => (long?)r.At),
+            To = store.Readings.Where(r => r.ChannelId == c.Id && (c.Simulated || r.At <= r.Arrived + FarAheadMs)).OrderByDescending(r => r.At).Select(r => (long?)r.At)
+                .FirstOrDefault() ?? store.Readings.Where(r => r.ChannelId == c.Id).Max(r => (long?)r.At),
         }).ToListAsync();
         return [.. rows.Where(r => r.From is not null).Select(r => (r.Channel, r.From!.Value, r.To!.Value))];
     }
@@ -99,7 +115,10 @@ public sealed class ReadingLog(VantoStore store)
     public async Task<(long From, long To)?> Span(int channel)
     {
         var from = await store.Readings.Where(r => r.ChannelId == channel).OrderBy(r => r.At).Select(r => (long?)r.At).FirstOrDefaultAsync();
-        var to = await store.Readings.Where(r => r.ChannelId == channel).OrderByDescending(r => r.At).Select(r => (long?)r.At).FirstOrDefaultAsync();
+        var to = await store.Readings.Where(r => r.ChannelId == channel
+                && (r.At <= r.Arrived + FarAheadMs || store.Channels.Any(c => c.Id == channel && c.Simulated)))
+            .OrderByDescending(r => r.At).Select(r => (long?)r.At).FirstOrDefaultAsync();
+        to ??= await store.Readings.Where(r => r.ChannelId == channel).MaxAsync(r => (long?)r.At);
         return from is { } a && to is { } b ? (a, b) : null;
     }
 

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using Vanto.Core.Exchange;
 
@@ -197,11 +198,10 @@ public sealed class RigLog(VantoStore store, LaptopClock? laptop = null)
         var place = order.Select((record, i) => (record, i)).ToDictionary(x => x.record, x => (long)x.i + 1);
         // Out of each other's way first: an order stands once in a log.
         await store.Records.Where(r => r.RigId == id).ExecuteUpdateAsync(s => s.SetProperty(r => r.Order, r => -r.Order - 1));
-        foreach (var known in await store.Records.Where(r => r.RigId == id).Select(r => r.Id).ToListAsync())
-        {
-            var at = place[known];
-            await store.Records.Where(r => r.Id == known).ExecuteUpdateAsync(s => s.SetProperty(r => r.Order, at));
-        }
+        var ids = JsonSerializer.Serialize(order.Select(o => o.ToString().ToUpperInvariant()));
+        await store.Database.ExecuteSqlAsync($"""
+            UPDATE Records SET "Order" = place.key + 1 FROM json_each({ids}) AS place WHERE Records.Id = place.value AND Records.RigId = {id}
+            """);
         store.Records.AddRange(fresh.Select(r => new RecordRow
         {
             Id = r.Id,
@@ -215,6 +215,7 @@ public sealed class RigLog(VantoStore store, LaptopClock? laptop = null)
             Stamp = r.Stamp,
         }));
         await store.SaveChangesAsync();
+        store.ChangeTracker.Clear();
     }
 
     /// <summary>Texts of every revision that is kept, the oldest first.</summary>
@@ -235,6 +236,7 @@ public sealed class RigLog(VantoStore store, LaptopClock? laptop = null)
             return;
         store.Attachments.Add(file);
         await store.SaveChangesAsync();
+        store.Entry(file).State = EntityState.Detached;
     }
 
     /// <summary>Newest revision of every rig that has a design, in the order of the yard; without its text.</summary>

@@ -9,6 +9,7 @@ using Vanto.Core.Job;
 using Vanto.Core.Quantities;
 using Vanto.Storage;
 using Vanto.Web.Crew;
+using Vanto.Web.Exchange;
 using Vanto.Web.Rigs;
 
 namespace Vanto.Web;
@@ -47,6 +48,7 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
                 Detail = $"{unreadable.Message} It can be saved as it lies or removed in the yard."
             },
             NotYoursException not => new ProblemDetails { Title = "Not yours to do.", Status = 403, Detail = not.Message },
+            PartlyTakenException partly => Partly(partly, units),
             BusyException busy => new ProblemDetails { Title = "Too much at once.", Status = 503, Detail = busy.Message },
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } =>
                 TooLarge(context),
@@ -74,6 +76,19 @@ public sealed partial class InputProblems(ILogger<InputProblems> log) : IExcepti
             Detail = string.Join("; ", said.Select(e => e.Reason)),
             Extensions = { ["errors"] = said },
         };
+    }
+
+    private ProblemDetails Partly(PartlyTakenException partly, UnitSystem units)
+    {
+        var why = partly.InnerException switch
+        {
+            InputException input => Of(input.Errors, units),
+            DbUpdateException { InnerException: SqliteException sqlite } => OfStore(sqlite),
+            SqliteException sqlite => OfStore(sqlite),
+            var other => Own(other!),
+        };
+        why.Detail = $"{why.Title} {partly.Words}";
+        return why;
     }
 
     /// <summary>A body is larger than its address takes.</summary>

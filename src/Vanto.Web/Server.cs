@@ -158,6 +158,7 @@ public static class Server
         services.AddScoped<PaperDesk>();
         services.AddScoped<BundleFiles>();
         services.AddScoped<ExchangeDesk>();
+        services.AddSingleton<LargeFiles>();
         services.AddRateLimiter(o =>
         {
             o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;

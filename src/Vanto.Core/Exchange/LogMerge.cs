@@ -1,3 +1,5 @@
+using Vanto.Core.Findings;
+
 namespace Vanto.Core.Exchange;
 
 /// <summary>A record as far as putting two logs together goes.</summary>
@@ -46,24 +48,32 @@ public static class LogMerge
     }
 
     /// <summary>By their stamps or moments, then by their ids; a correction never before what it corrects, whatever its clock said.</summary>
+    /// <exception cref="InputException">Some correct each other in a circle.</exception>
     public static IReadOnlyList<LogEntry> Ordered(IReadOnlyList<LogEntry> entries)
     {
         var byId = entries.DistinctBy(e => e.Id).ToDictionary(e => e.Id);
-        var keys = new Dictionary<Guid, (Place At, int Depth)>();
-        (Place At, int Depth) Key(LogEntry e, int guard)
+        var keys = new Dictionary<Guid, (Place At, int Depth)>(byId.Count);
+        var chain = new Stack<LogEntry>();
+        foreach (var entry in byId.Values)
         {
-            if (keys.TryGetValue(e.Id, out var known))
-                return known;
-            var key = (At: Place.Of(e), Depth: 0);
-            if (guard > 0 && e.Corrects is { } id && byId.TryGetValue(id, out var corrected))
+            // Down to what is known or corrects nothing that is here, and up again.
+            for (var e = entry; !keys.ContainsKey(e.Id);)
             {
-                var before = Key(corrected, guard - 1);
-                key = (key.At.CompareTo(before.At) > 0 ? key.At : before.At, before.Depth + 1);
+                chain.Push(e);
+                if (chain.Count > byId.Count)
+                    throw new InputException("corrects", entry.Id.ToString(), "Records of this log correct each other in a circle.");
+                if (e.Corrects is not { } id || !byId.TryGetValue(id, out var corrected))
+                    break;
+                e = corrected;
             }
-            return keys[e.Id] = key;
+            while (chain.TryPop(out var e))
+            {
+                var own = Place.Of(e);
+                keys[e.Id] = e.Corrects is { } id && keys.TryGetValue(id, out var before)
+                    ? (own.CompareTo(before.At) > 0 ? own : before.At, before.Depth + 1) : (own, 0);
+            }
         }
-
-        return [.. byId.Values.OrderBy(e => Key(e, byId.Count).At).ThenBy(e => keys[e.Id].Depth).ThenBy(e => e.Id)];
+        return [.. byId.Values.OrderBy(e => keys[e.Id].At).ThenBy(e => keys[e.Id].Depth).ThenBy(e => e.Id)];
     }
 
     /// <summary>Numbers that are missing between the first and the last of each laptop.</summary>

@@ -68,10 +68,13 @@ public sealed class InstrumentFeed
 
     private Arrival Judged(InstrumentReading r, DateTimeOffset now)
     {
+        var ahead = !(r is { Simulated: true, Rate: not 1 }) && r.At - now > Ahead;
         if (r.Seq <= _highest && !_missing.Contains(r.Seq))
         {
             if (r.At <= _newest)
                 return Arrival.Duplicate;
+            if (ahead)
+                return Arrival.Suspect;
             Gaps += _missing.Count;
             _missing.Clear();
             (_highest, Runs) = (r.Seq, Runs + 1);
@@ -94,7 +97,7 @@ public sealed class InstrumentFeed
         }
         else
             _missing.Remove(r.Seq);
-        if (!(r is { Simulated: true, Rate: not 1 }) && r.At - now > Ahead)
+        if (ahead)
             return Arrival.Suspect;
         return _newest - r.At > LateBy ? Arrival.Late : Arrival.Taken;
     }

@@ -69,6 +69,9 @@ public sealed record LoggerRead(IReadOnlyList<InstrumentReading> Readings, IRead
 public static class LoggerFile
 {
     private const int SampleRows = 4;
+
+    /// <summary>Readings of one file; the product's own choice.</summary>
+    private const int MostReadings = 500_000;
     private const int LookedAt = 200;
     private const double FirstSerial = 25_000, LastSerial = 70_000, Milliseconds = 1e11, FirstUnix = 1e8;
     private static readonly DateTime SerialDay0 = new(1899, 12, 30, 0, 0, 0, DateTimeKind.Unspecified);
@@ -165,6 +168,8 @@ public static class LoggerFile
                     var si = unit.ToSi(number);
                     var possible = InstrumentQuantities.Possible(unit.Quantity, si);
                     doubtful += possible ? 0 : 1;
+                    if (readings.Count == MostReadings)
+                        throw new InputException("file", $"more than {MostReadings} readings", $"at most {MostReadings} readings are read at once: cut it in parts");
                     readings.Add(new InstrumentReading(instrument, unit.Quantity, si, at, seq, possible ? ReadingQuality.Good : ReadingQuality.Suspect));
                     taken++;
                 }
@@ -175,7 +180,7 @@ public static class LoggerFile
             last = at;
             seq++;
         }
-        return new LoggerRead([.. readings.OrderBy(r => r.At).ThenBy(r => r.Seq)], rejected, steps, doubtful, (int)seq + rejected.Count);
+        return new LoggerRead(steps == 0 ? readings : [.. readings.OrderBy(r => r.At).ThenBy(r => r.Seq)], rejected, steps, doubtful, (int)seq + rejected.Count);
     }
 
     private static void Check(LoggerGuess g, LoggerMapping m)
@@ -193,6 +198,11 @@ public static class LoggerFile
             errors.Add(InputError.Fault("clockS", $"{m.ClockS}", "a clock is off by ten years at most"));
         foreach (var c in m.Columns)
         {
+            if (c is null)
+            {
+                errors.Add(InputError.Fault("columns", "nothing", "a column that is taken over is empty"));
+                continue;
+            }
             if (c.Index < 0 || c.Index >= g.Columns.Count || c.Index == g.TimeColumn)
                 errors.Add(InputError.Fault("columns", $"{c.Index}", $"there is no column {c.Index} to take over"));
             if (LoggerUnits.Named(c.Unit) is null)
@@ -200,7 +210,7 @@ public static class LoggerFile
             if (!InstrumentMessage.IsId(c.Instrument))
                 errors.Add(InputError.Fault("columns", c.Instrument, $"\"{c.Instrument}\": 1 to 32 small letters, digits or hyphens"));
         }
-        if (m.Columns.GroupBy(c => (c.Instrument, LoggerUnits.Named(c.Unit)?.Quantity)).Any(x => x.Count() > 1))
+        if (errors.Count == 0 && m.Columns.GroupBy(c => (c.Instrument, LoggerUnits.Named(c.Unit)?.Quantity)).Any(x => x.Count() > 1))
             errors.Add(InputError.Fault("columns", "", "two columns of one quantity need two names of instruments"));
         if (errors.Count > 0)
             throw new InputException(errors);

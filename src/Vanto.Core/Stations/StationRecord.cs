@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using Vanto.Core.Calculators;
+using Vanto.Core.Findings;
 using Vanto.Core.Quantities;
 
 namespace Vanto.Core.Stations;
@@ -47,6 +48,17 @@ public abstract class RecordKind
     /// <param name="values">As <see cref="Write"/> writes them.</param>
     /// <exception cref="JsonException">They are not of this kind.</exception>
     public abstract StationRecord Read(RecordHead head, JsonNode values);
+
+    /// <summary>What of a record's values could not have been typed: ranges, lengths, choices, days.</summary>
+    public IReadOnlyList<InputError> Faults(StationRecord record)
+    {
+        var errors = FieldCatalogue.Check(record.Values).ToList();
+        var values = Write(record);
+        foreach (var day in Fields.Where(f => f.Input == "date"))
+            if (values[day.Path[1..]]?.GetValue<string>() is { Length: > 0 } text && !DateOnly.TryParseExact(text, "yyyy-MM-dd", out _))
+                errors.Add(InputError.Fault(day.Path[1..], text[..Math.Min(text.Length, 40)], $"{day.Label}: a day written year-month-day"));
+        return errors;
+    }
 
     /// <summary>The values of a record as they are kept.</summary>
     public JsonObject Write(StationRecord record) => (JsonObject)JsonSerializer.SerializeToNode(record.Values, Values, DesignJson.Options)!;

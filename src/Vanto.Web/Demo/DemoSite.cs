@@ -12,7 +12,8 @@ public static class DemoSite
     /// <summary>Events of the first steps of a rig's plan, in their order.</summary>
     /// <param name="design">The rig.</param>
     /// <param name="steps">So many steps are done.</param>
-    public static IReadOnlyList<InstallRecord> Events(JobDesign design, int steps)
+    /// <param name="now">None of it is still to come: a plan of later days is told as if it had begun so many whole days earlier.</param>
+    public static IReadOnlyList<InstallRecord> Events(JobDesign design, int steps, DateTimeOffset now)
     {
         var assessed = Assessor.Assess(design);
         if (assessed is not { Plan: { } plan, Install: { } site } || PlanStation.Setting(design, assessed) is not { FirstDay: { } first } s)
@@ -60,7 +61,16 @@ public static class DemoSite
             Write(who, new InstallValues { Type = EventType.StepFinished, Step = x.Id },
                 (x.WaitEnd is { } wait ? dayMs + wait * MinuteMs : end) + MinuteMs / 4);
         }
-        return [.. records.OrderBy(r => r.Event.L)];
+        var later = records.Max(r => r.At) - now;
+        var shift = TimeSpan.FromDays(Math.Max(0, Math.Ceiling(later.TotalDays)));
+        return
+        [
+            .. records.OrderBy(r => r.Event.L).Select(r => r with
+            {
+                At = r.At - shift,
+                Event = r.Event with { L = r.Event.L - shift.TotalMilliseconds, AtMs = r.Event.AtMs - shift.TotalMilliseconds },
+            }),
+        ];
     }
 
     private static double Reading(GateRow g) => Math.Round(g is { Min: { } min, Max: { } max } ? min + (max - min) * 0.4 : g.Min ?? g.Max ?? 1, 2);

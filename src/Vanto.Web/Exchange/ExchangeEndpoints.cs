@@ -1,7 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Vanto.Core.Crew;
-using Vanto.Core.Findings;
 using Vanto.Documents;
 using Vanto.Web.Crew;
 using Vanto.Web.Rigs;
@@ -23,14 +22,8 @@ public static class ExchangeEndpoints
                 : TypedResults.NotFound()).WithTags("exchange").Needs(CrewRight.Read);
         api.MapGet("/exchange/shop.zip", async (ExchangeDesk exchange, TimeProvider clock) =>
             TypedResults.File(await exchange.Whole(), "application/zip", $"shop-{clock.GetLocalNow():yyyy-MM-dd}.vanto.zip")).WithTags("exchange").Needs(CrewRight.Share, Reach.Yard);
-        api.MapPost("/exchange", async (HttpRequest request, ExchangeDesk exchange) => TypedResults.Ok(await exchange.Take(await Body(request))))
+        api.MapPost("/exchange", async (HttpRequest request, ExchangeDesk exchange, LargeFiles files) =>
+            TypedResults.Ok(await files.Read(request, "file", "Choose a file that another Vanto wrote.", exchange.Take)))
             .Accepts<byte[]>("application/zip").WithMetadata(new RequestSizeLimitAttribute(Largest)).WithTags("exchange").Needs(CrewRight.Share, Reach.Yard);
-    }
-
-    private static async Task<byte[]> Body(HttpRequest request)
-    {
-        using var stream = new MemoryStream();
-        await request.Body.CopyToAsync(stream, request.HttpContext.RequestAborted);
-        return stream.Length > 0 ? stream.ToArray() : throw new InputException("file", "", "Choose a file that another Vanto wrote.");
     }
 }

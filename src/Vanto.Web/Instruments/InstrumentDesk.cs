@@ -19,7 +19,7 @@ public sealed class InstrumentDesk : IAsyncDisposable
     /// <summary>Channels at one rig; more are no instruments. The product's own choice.</summary>
     private const int MostChannels = 100;
 
-    private const int MostScenes = 3;
+    private const int MostScenes = 3, ImportedAtOnce = 20_000;
 
     /// <summary>Simulated seconds in a second.</summary>
     public const double SlowestRate = 1, FastestRate = 600;
@@ -96,7 +96,12 @@ public sealed class InstrumentDesk : IAsyncDisposable
     {
         var now = _clock.GetUtcNow();
         await using var scope = _scopes.CreateAsyncScope();
-        await scope.ServiceProvider.GetRequiredService<ReadingLog>().Add([.. readings.Select(r => Row(rig, r, now, late: false))]);
+        var log = scope.ServiceProvider.GetRequiredService<ReadingLog>();
+        await log.AtOnce(async () =>
+        {
+            foreach (var part in readings.Chunk(ImportedAtOnce))
+                await log.Add([.. part.Select(r => Row(rig, r, now, late: false))]);
+        });
     }
 
     private async Task<bool> IsThere(Guid rig)

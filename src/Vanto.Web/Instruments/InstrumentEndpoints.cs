@@ -237,18 +237,19 @@ public static class InstrumentEndpoints
         return FromInstruments.StartUp(steady, view.Assessment.Commission?.Places ?? [], view.Assessment.Commission?.Record, taking);
     }
 
-    private static async Task<Results<Ok<ImportView>, NotFound>> Import(Guid id, ImportRequest asked, InstrumentDesk desk, RigLog rigs)
+    private static async Task<Results<Ok<ImportView>, NotFound>> Import(Guid id, ImportRequest asked, InstrumentDesk desk, RigLog rigs, LargeFiles files) =>
+        await rigs.Find(id) is null ? TypedResults.NotFound() : TypedResults.Ok(await files.Read(() => Imported(id, asked, desk)));
+
+    private static async Task<ImportView> Imported(Guid id, ImportRequest asked, InstrumentDesk desk)
     {
-        if (await rigs.Find(id) is null)
-            return TypedResults.NotFound();
         var rows = LoggerCsv.Rows(asked.Content);
         var guess = LoggerFile.Guess(rows);
         string[] units = [.. LoggerUnits.All.Select(u => u.Text)];
         if (asked.Mapping is not { } mapping)
-            return TypedResults.Ok(new ImportView(guess, units, null));
+            return new ImportView(guess, units, null);
         var read = LoggerFile.Read(rows, mapping);
         await desk.Import(id, read.Readings);
-        return TypedResults.Ok(new ImportView(guess, units, new ImportedView(read.Readings.Count, read.Rows, [.. read.Rejected.Take(ShownRejected)],
-            read.Rejected.Count, read.ManyRejected, read.Steps, read.Doubtful)));
+        return new ImportView(guess, units, new ImportedView(read.Readings.Count, read.Rows, [.. read.Rejected.Take(ShownRejected)],
+            read.Rejected.Count, read.ManyRejected, read.Steps, read.Doubtful));
     }
 }

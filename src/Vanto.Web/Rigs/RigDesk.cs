@@ -235,8 +235,8 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
     /// <param name="state">How the other design came to be.</param>
     /// <param name="theirs">The other design.</param>
     /// <param name="sent">The other log.</param>
-    /// <param name="files">Photographs, papers and weather that came with it.</param>
-    public Task<MergedRig> Merge(Guid id, DesignState state, JobDesign theirs, IReadOnlyList<SentRecord> sent, IReadOnlyList<AttachmentRow> files) =>
+    /// <param name="files">Photographs, papers and weather that came with it, read one after another.</param>
+    public Task<MergedRig> Merge(Guid id, DesignState state, JobDesign theirs, IReadOnlyList<SentRecord> sent, IEnumerable<AttachmentRow> files) =>
         turns.Take(id, async () =>
         {
             MergedRig? merged = null;
@@ -358,9 +358,6 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
 /// <param name="Altered">Records that were kept out.</param>
 /// <param name="Unmet">Records of laptops that were not brought.</param>
 public sealed record MergedRig(RigView View, Phrase Words, int Fresh, IReadOnlyList<string> Altered, IReadOnlyList<MissingEvents> Unmet);
-
-/// <summary>A record of another laptop, and where in whose log it was written.</summary>
-public sealed record SentRecord(StationRecord Record, EventStamp? Stamp);
 
 /// <summary>A rig is in the store but cannot be read: damaged, or of a shape that this Vanto does not know.</summary>
 public sealed class RigUnreadableException(string reason) : Exception(reason);

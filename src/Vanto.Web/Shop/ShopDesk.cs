@@ -11,12 +11,10 @@ namespace Vanto.Web.Shop;
 /// The shop's own log: instruments, licences, stock, and rows of designs kept for every rig. It is kept as the log of a rig
 /// without a design, so that backups and checks hold for it too.
 /// </summary>
-public sealed class ShopDesk(RigLog log, ShopIndex index, TimeProvider clock)
+public sealed class ShopDesk(RigLog log, ShopIndex index, RigTurns turns, TimeProvider clock)
 {
     /// <summary>The shop among the rigs.</summary>
     public static readonly Guid Shop = new("5097aaaa-0000-4000-8000-000000000001");
-
-    private static readonly SemaphoreSlim Turn = new(1);
 
     /// <summary>The day here.</summary>
     public DateOnly Today => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
@@ -55,18 +53,13 @@ public sealed class ShopDesk(RigLog log, ShopIndex index, TimeProvider clock)
     {
         if (by.Trim().Length is 0 or > RigDesk.LongestName)
             throw new InputException("by", by, "Who writes this down? Write a name of 1 to 80 characters.");
-        await Turn.WaitAsync();
-        try
+        return await turns.Take(Shop, async () =>
         {
             var record = made(new RecordHead(Guid.CreateVersion7(), clock.GetUtcNow(), by.Trim(), corrects), await Records());
             await log.Holder(Shop, clock.GetUtcNow());
             await log.Add(Row(record, await log.NextOrder(Shop)));
             return record;
-        }
-        finally
-        {
-            Turn.Release();
-        }
+        });
     }
 
     /// <summary>A record as it lies in the store.</summary>

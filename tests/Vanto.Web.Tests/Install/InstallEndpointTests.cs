@@ -83,9 +83,10 @@ public class InstallEndpointTests(RunningServer server) : IClassFixture<RunningS
         var refused = await Send(id, false, start);
         refused.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await refused.Content.ReadAsStringAsync()).ShouldContain("another record has this number");
+        var seq = 1;
         async Task<JsonNode> At(double offS) => await Body(await server.Http.PostAsJsonAsync($"/api/rigs/{id}/install/events", new JsonObject
         {
-            ["events"] = new JsonArray(Event("noteAdded", "", 2, text: "a note")),
+            ["events"] = new JsonArray(Event("noteAdded", "", ++seq, text: "a note")),
             ["nowMs"] = DateTimeOffset.UtcNow.ToUnixTimeMilliseconds() - offS * 1000,
         }));
         (await At(2))["clockOffS"].ShouldBeNull();

@@ -22,7 +22,7 @@ public class WholeJobTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_job_is_done_step_by_step_until_the_owner_is_shown(string name)
     {
         var design = DemoRigs.Designs.First(d => d.Name == name);
-        var events = DemoSite.Events(design, int.MaxValue);
+        var events = DemoSite.Events(design, int.MaxValue, DateTimeOffset.UtcNow);
         using var file = new StringContent(JobFile.Write(design), Encoding.UTF8, "application/json");
         var rig = (await Read(await server.Http.PostAsync("/api/rigs/import", file), HttpStatusCode.Created)).Id();
         using var picture = new ByteArrayContent(Picture);

@@ -16,7 +16,7 @@ namespace Vanto.Web.Tests.Instruments;
 /// <summary>Instruments at the real server: heard only when somebody listens, kept before they are acknowledged, taken over into the proof.</summary>
 public class InstrumentTests(RunningServer server) : IClassFixture<RunningServer>
 {
-    private static readonly DateTimeOffset Noon = new(2027, 3, 2, 12, 0, 0, TimeSpan.Zero);
+    private static readonly DateTimeOffset Noon = new(2026, 3, 2, 12, 0, 0, TimeSpan.Zero);
 
     private async Task<string> Split()
     {

@@ -78,7 +78,7 @@ public sealed class ExchangeTests : IAsyncLifetime
         await Vacuum(_two, id, "900");
         await Vacuum(_two, id, "850");
         var whole = await Bundle(_two, id);
-        var files = JobBundle.Read(whole).ToDictionary();
+        var files = Bundles.Files(whole).ToDictionary();
         var events = JsonNode.Parse(files["record/events.json"])!.AsArray();
         events.Select(e => e!.Text("/stamp").Split('.')[3]).ShouldBe(["1", "2"]);
         events.RemoveAt(0);
@@ -104,7 +104,7 @@ public sealed class ExchangeTests : IAsyncLifetime
             await scope.ServiceProvider.GetRequiredService<ReadingLog>().Add(
                 [Of(0, 61.2), Of(1, 1.0 / 3), Of(2, null), Of(3, 8e-7), Of(0, 5, simulated: true)]);
         var file = await Bundle(_one, id);
-        JobBundle.Read(file).Keys.Where(k => k.Contains("traces", StringComparison.Ordinal)).ShouldBe(["readings/traces/vac-1-pressure.absolute.csv"]);
+        Bundles.Files(file).Keys.Where(k => k.Contains("traces", StringComparison.Ordinal)).ShouldBe(["readings/traces/vac-1-pressure.absolute.csv"]);
         (await Read(await Bring(_two, file)))["rigs"]![0]!.Number("/readings").ShouldBe(4);
         (await Read(await Bring(_two, file)))["rigs"]![0]!.Number("/readings").ShouldBe(0);
         using var there = _two.Services.CreateScope();
@@ -113,8 +113,8 @@ public sealed class ExchangeTests : IAsyncLifetime
         (await log.Whole(channel.Id)).Select(r => (r.At - at.ToUnixTimeMilliseconds(), r.Value, r.Quality, r.Late)).ShouldBe(
             [(0, 61.2, 0, false), (1000, 1.0 / 3, 0, false), (2000, null, 1, false), (3000, 8e-7, 0, true)]);
         (await Bundle(_two, id)).Length.ShouldBeGreaterThan(0);
-        JobBundle.Read(await Bundle(_two, id))["readings/traces/vac-1-pressure.absolute.csv"].ShouldBe(
-            JobBundle.Read(file)["readings/traces/vac-1-pressure.absolute.csv"], "it goes on as it came");
+        Bundles.Files(await Bundle(_two, id))["readings/traces/vac-1-pressure.absolute.csv"].ShouldBe(
+            Bundles.Files(file)["readings/traces/vac-1-pressure.absolute.csv"], "it goes on as it came");
     }
 
     /// <summary>A trace with a row that no instrument sends is refused whole, the row is named, and nothing of the file is here.</summary>
@@ -130,7 +130,7 @@ public sealed class ExchangeTests : IAsyncLifetime
         using (var scope = _one.Services.CreateScope())
             await scope.ServiceProvider.GetRequiredService<ReadingLog>().Add(
                 [new(Guid.Parse(id), "vac-1", "pressure.absolute", false, 1_800_000_000_000, 1, 61.2, 0, 1_800_000_000_000, false)]);
-        var files = JobBundle.Read(await Bundle(_one, id)).ToDictionary();
+        var files = Bundles.Files(await Bundle(_one, id)).ToDictionary();
         const string Trace = "readings/traces/vac-1-pressure.absolute.csv";
         var text = System.Text.Encoding.UTF8.GetString(files[Trace]);
         text.ShouldContain(from);
@@ -174,7 +174,7 @@ public sealed class ExchangeTests : IAsyncLifetime
     {
         var id = (await _one.Begin("Siskin")).Id();
         await Vacuum(_one, id, "450");
-        var files = JobBundle.Read(await Bundle(_one, id)).Where(f => f.Key is not ("SHA256SUMS" or "manifest.json")).ToDictionary();
+        var files = Bundles.Files(await Bundle(_one, id)).Where(f => f.Key is not ("SHA256SUMS" or "manifest.json")).ToDictionary();
         var log = JsonNode.Parse(files["record/events.json"])!.AsArray();
         log[0]!["values"]!["value"] = 300;
         files["record/events.json"] = System.Text.Encoding.UTF8.GetBytes(log.ToJsonString());

@@ -147,7 +147,7 @@ public class PaperEndpointTests(RunningServer server) : IClassFixture<RunningSer
         await Read(await Record(id, "vacuum", new { value = "450", unit = "micron", shutOff = "true" }));
         await Read(await Issue(id, "circuit"));
         var zip = await server.Http.GetByteArrayAsync($"/api/rigs/{id}/bundle.zip");
-        JobBundle.Faults(zip).ShouldBeEmpty();
+        Bundles.Faults(zip).ShouldBeEmpty();
         using var archive = new System.IO.Compression.ZipArchive(new MemoryStream(zip));
         var names = archive.Entries.Select(e => e.FullName).ToList();
         names.ShouldContain("job/job.json");
@@ -176,7 +176,7 @@ public class PaperEndpointTests(RunningServer server) : IClassFixture<RunningSer
                 open.GetEntry("readings/empty.csv")!.Delete();
                 open.CreateEntry("extra.txt");
             }
-            JobBundle.Faults(stream.ToArray())
+            Bundles.Faults(stream.ToArray())
                 .ShouldBe(["readings/empty.csv is missing", "job/job.json was altered", "extra.txt was put in"], ignoreOrder: true);
         }
     }
