@@ -6,7 +6,8 @@ namespace Vanto.Documents;
 /// <param name="By">Who issued it.</param>
 /// <param name="Licence">Of that person; empty where none was written.</param>
 /// <param name="Instruments">With their calibration on that day.</param>
-public sealed record PaperHead(string Number, string Supersedes, string By, string Licence, IReadOnlyList<string> Instruments)
+/// <param name="Code">Of the laptop's signature.</param>
+public sealed record PaperHead(string Number, string Supersedes, string By, string Licence, IReadOnlyList<string> Instruments, string Code)
 {
     internal void Draw(SheetPages pages, float size)
     {
@@ -17,6 +18,7 @@ public sealed record PaperHead(string Number, string Supersedes, string By, stri
     [
         ["By", By], ["Licence", Licence.Length > 0 ? Licence : "none written"],
         .. Instruments.DefaultIfEmpty("none written").Select((i, n) => new[] { n == 0 ? "Instruments" : "", i }),
+        ["Sealed by the laptop", $"{Code} (its signature in short; ./vanto verify holds the file against it)"],
         ["Signature", "________________________________"],
     ]);
 }

@@ -7,6 +7,7 @@ return args.FirstOrDefault() switch
     "rights" => await Vanto.Web.Crew.RightsPage.Write(args[1]),
     "backup" => StoreCommands.Backup(args[1], args[2]),
     "simulate" => await Vanto.Web.Instruments.SimulateCommand.Run(args[1..]),
+    "verify" => await Vanto.Web.Handover.VerifyCommand.Run(args[1], args[2]),
     "restore" => StoreCommands.Restore(args[1], args[2]),
     _ => await Server.Run(args),
 };

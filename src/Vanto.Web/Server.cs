@@ -118,6 +118,7 @@ public static class Server
         var storeOptions = StoreFile.Options(store);
         builder.Services.AddScoped(_ => new VantoStore(storeOptions));
         builder.Services.AddSingleton(s => LaptopClock.Of(store, s.GetRequiredService<TimeProvider>()));
+        builder.Services.AddSingleton(_ => LaptopSeal.Of(store));
         builder.Services.AddSingleton(s => new CrewBook(CrewBook.FileOf(store), s.GetRequiredService<TimeProvider>()));
         builder.Services.AddSingleton(s => new CrewGate(s.GetRequiredService<CrewBook>(), s.GetRequiredService<IServer>(),
             s.GetRequiredService<EndpointDataSource>(), s.GetRequiredService<TimeProvider>(), s.GetRequiredService<ILogger<CrewGate>>(), store));
@@ -168,6 +169,7 @@ public static class Server
         services.AddSingleton(stations);
         services.AddSingleton<AssessmentCache>();
         services.AddSingleton<RigTurns>();
+        services.AddSingleton<PaperTurns>();
         services.AddSingleton<LongRuns>();
         services.AddSingleton(clock ?? TimeProvider.System);
         services.AddExceptionHandler<InputProblems>();

@@ -140,7 +140,7 @@ public sealed class HandoverStation : Station<HandoverAssessment>
                 ["ready"] = met == ready.Count ? StationState.Passed : StationState.Open,
                 ["built"] = built.Any(b => b.Level >= Severity.Caution) ? StationState.Caution
                     : built.All(b => b.Confirmed) ? StationState.Passed : StationState.Open,
-                ["papers"] = papers.Any(p => p is { Standing: true, Stale: true }) ? StationState.Caution
+                ["papers"] = papers.Any(Doubtful) ? StationState.Stop : papers.Any(p => p is { Standing: true, Stale: true }) ? StationState.Caution
                     : papers.Count > 0 ? StationState.Passed : StationState.Open,
                 ["now"] = StationState.Open,
             },
@@ -152,6 +152,7 @@ public sealed class HandoverStation : Station<HandoverAssessment>
                 ["built"] = Phrase.Of($"{built.Count(b => b.Confirmed)} of {built.Count} are confirmed"
                     + $"{(built.Any(b => b.Level is not null) ? "; some are not as drawn" : "")}."),
                 ["papers"] = papers.Count == 0 ? Phrase.Of($"Nothing is issued yet.")
+                    : papers.FirstOrDefault(Doubtful) is { } doubtful ? Phrase.Of($"{doubtful.Number} is not what was issued: {doubtful.Says}.")
                     : papers.FirstOrDefault(p => p is { Standing: true, Stale: true }) is { } stale
                         ? Phrase.Of($"{stale.Number} is older than what was read since: issue it anew.")
                     : Phrase.Of($"{papers.Count(p => p.Standing)} papers stand."),
@@ -159,4 +160,7 @@ public sealed class HandoverStation : Station<HandoverAssessment>
             },
         };
     }
+
+    /// <summary>A paper that came by file and is not what was issued.</summary>
+    private static bool Doubtful(PaperRow paper) => paper.Origin is PaperOrigin.Altered or PaperOrigin.Twice;
 }

@@ -26,8 +26,11 @@ public sealed class BundleFiles(RigLog log, ReadingLog readings, StationRegistry
 {
     public const string Head = "job/head.json", Job = "job/job.json", Events = "record/events.json";
 
+    /// <summary>Folder of issued papers.</summary>
+    public const string Certificates = "record/certificates/";
+
     /// <summary>Folders whose files are kept under the hash of their content.</summary>
-    public static readonly string[] Hashed = ["photos/", "record/certificates/", "record/pages/"];
+    public static readonly string[] Hashed = ["photos/", Certificates, "record/pages/"];
 
     public const string Weather = "weather/";
 
@@ -57,9 +60,9 @@ public sealed class BundleFiles(RigLog log, ReadingLog readings, StationRegistry
         foreach (var paper in view.Records.OfType<PaperRecord>())
         {
             if (await log.Photo(view.Id, paper.Readings.Sha256) is { } file)
-                files[$"record/certificates/{paper.Readings.Number}.pdf"] = file.Content;
+                files[$"{Certificates}{Named(paper)}.pdf"] = file.Content;
             if (await log.Photo(view.Id, paper.Readings.PageSha256) is { } page)
-                files[$"record/pages/{paper.Readings.Number}.html"] = page.Content;
+                files[$"record/pages/{Named(paper)}.json"] = page.Content;
         }
         foreach (var sha in Photos(view.Records))
             if (await log.Photo(view.Id, sha) is { } photo)
@@ -68,6 +71,11 @@ public sealed class BundleFiles(RigLog log, ReadingLog readings, StationRegistry
         Drawn(view, files);
         return files;
     }
+
+    /// <summary>What a paper's files are called: two papers of one number are two files.</summary>
+    private static string Named(PaperRecord paper) => $"{FileNames.Safe(paper.Readings.Number).ToUpperInvariant()}-{paper.Readings.Sha256[..Math.Min(ShaShown, paper.Readings.Sha256.Length)]}";
+
+    private const int ShaShown = 12;
 
     /// <summary>What real instruments read; what was simulated stays where it was played.</summary>
     private async Task Traced(RigView view, SortedDictionary<string, byte[]> files)

@@ -4,7 +4,9 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Vanto.Core.Exchange;
 using Vanto.Core.Findings;
+using Vanto.Core.Handover;
 using Vanto.Core.Job;
+using Vanto.Core.Quantities;
 using Vanto.Core.Shop;
 using Vanto.Core.Stations;
 using Vanto.Documents;
@@ -23,8 +25,10 @@ namespace Vanto.Web.Exchange;
 /// <param name="Ahead">Records that come from the future by this laptop's clock.</param>
 /// <param name="Unmet">Records that a laptop wrote which was not brought, nor one that met it.</param>
 /// <param name="Readings">Readings of instruments that were not here.</param>
+/// <param name="MissingPapers">Papers whose file neither the bundle nor this laptop has.</param>
+/// <param name="Papers">Papers that are not what was issued, or not from here: number and what is known.</param>
 public sealed record ExchangedRig(Guid Id, string Name, Phrase Design, int Fresh, IReadOnlyList<string> Altered, int Missing, int Ahead,
-    IReadOnlyList<MissingEvents> Unmet, long Readings);
+    IReadOnlyList<MissingEvents> Unmet, long Readings, int MissingPapers, IReadOnlyList<string> Papers);
 
 /// <summary>What became of a file.</summary>
 /// <param name="ShopFresh">Records of the shop that were not here.</param>
@@ -205,9 +209,11 @@ public sealed class ExchangeDesk(RigLog log, ReadingLog readings, RigDesk desk, 
         foreach (var part in Traced(bundle, p.Root).Select(t => InstrumentDesk.Row(p.Head.Rig, t.Reading, now, t.Late)).Chunk(ReadingsAtOnce))
             await readings.Add(part);
         var held = (await log.Attachments(p.Head.Rig)).Select(a => a.Name).ToHashSet();
+        var papers = merged.View.Records.OfType<PaperRecord>().ToList();
         return new ExchangedRig(p.Head.Rig, merged.View.Design.Name, merged.Words, merged.Fresh, merged.Altered,
             BundleFiles.Photos(merged.View.Records).Count(sha => !held.Contains(sha)), p.Records.Count(r => r.Record.At - now > Ahead),
-            merged.Unmet, await readings.Count(p.Head.Rig) - before);
+            merged.Unmet, await readings.Count(p.Head.Rig) - before, papers.Count(r => !held.Contains(r.Readings.Sha256)),
+            [.. papers.Where(r => r.Origin is PaperOrigin.Altered or PaperOrigin.Twice).Select(r => $"{r.Readings.Number}: {Calls.Name(r.Origin)}")]);
     }
 
     /// <summary>In the shop's turn, and its own log is read within the transaction: who writes meanwhile waits.</summary>

@@ -34,7 +34,7 @@ public static class HandoverEndpoints
         api.MapGet("/rigs/{id:guid}/handover.pdf", Pdf).WithTags("handover").Needs(CrewRight.Read);
         api.MapPost("/rigs/{id:guid}/papers", async Task<Results<Ok<IssuedPaper>, NotFound>> (Guid id, PaperRequest asked, PaperDesk papers,
             HttpContext http) => await papers.Issue(id, asked with { By = CrewCaller.Of(http).Signs(asked.By) }) is { } issued ? TypedResults.Ok(issued) : TypedResults.NotFound()).WithTags("handover").Needs(CrewRight.Design);
-        api.MapGet("/rigs/{id:guid}/papers/{number}.pdf", Paper).WithTags("handover").Needs(CrewRight.Read);
+        api.MapGet("/rigs/{id:guid}/papers/{paper:guid}.pdf", Paper).WithTags("handover").Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/label.pdf", Label).WithTags("handover").Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/handover/now", Now).WithTags("handover").Needs(CrewRight.Read);
     }
@@ -52,18 +52,28 @@ public static class HandoverEndpoints
     }
 
     /// <summary>A wrong code and a wrong key are answered alike, after the same comparison.</summary>
-    private static async Task<IResult> PublicPage(string code, string? k, RigLog log, HttpContext http)
+    private static async Task<IResult> PublicPage(string code, string? k, RigLog log, RigDesk desk, ShopDesk shop, LaptopSeal seal, HttpContext http)
     {
         Guarded(http);
-        return await Guide(code, k, log) is var (rig, guide) && await log.Photo(rig, guide.Readings.PageSha256) is { } page
-            ? Results.Bytes(page.Content, "text/html; charset=utf-8") : NoGuide;
+        if (await Guide(code, k, log, seal) is not { } found)
+            return NoGuide;
+        var kept = await log.Photo(found.Rig, found.Guide.Readings.PageSha256);
+        if ((kept is null ? null : GuidePage.Read(kept.Content)) is { } page)
+            return Page(page, found.Beside);
+        // Issued before pages were frozen as text: shown as the rig stands today.
+        return await desk.View(found.Rig) is { Assessment.Handover: { } sheet } view ? Page(PublicGuide.Frozen(view.Design,
+            PublicGuide.Whole(sheet, view.Assessment.Service), shop.Today, found.Guide.Readings.Number), "As it stands today.") : NoGuide;
     }
 
+    private static IResult Page(GuidePage page, string beside) =>
+        Results.Bytes(Encoding.UTF8.GetBytes(PublicGuide.Html(page, beside)), "text/html; charset=utf-8");
+
     /// <summary>The owner tells that the filter was washed: written down as told, once a day, and only while the shop lets them.</summary>
-    private static async Task<IResult> Reported(string code, string? k, RigLog log, RigDesk desk, ShopDesk shop, TimeProvider clock, HttpContext http)
+    private static async Task<IResult> Reported(string code, string? k, RigLog log, RigDesk desk, ShopDesk shop, LaptopSeal seal, TimeProvider clock,
+        HttpContext http)
     {
         Guarded(http);
-        if (await Guide(code, k, log) is not var (rig, _) || await desk.View(rig) is not { Design.Handover.OwnerReports: true } view)
+        if (await Guide(code, k, log, seal) is not { Rig: var rig } || await desk.View(rig) is not { Design.Handover.OwnerReports: true } view)
             return NoGuide;
         var today = shop.Today.ToString("O", CultureInfo.InvariantCulture);
         if (!view.Records.OfType<VisitRecord>().Any(v => v.Readings.ByOwner && v.Readings.Day == today))
@@ -84,17 +94,39 @@ public static class HandoverEndpoints
         http.Response.Headers["Referrer-Policy"] = "same-origin";
     }
 
-    private static async Task<(Guid Rig, PaperRecord Guide)?> Guide(string code, string? k, RigLog log)
+    /// <summary>A guide whose page may be shown.</summary>
+    /// <param name="Beside">What its reader must know about it.</param>
+    private sealed record ShownGuide(Guid Rig, PaperRecord Guide, string Beside);
+
+    /// <summary>The guide that a key opens. One that its own laptop issued anew has lost its key; one that another laptop's guide takes the place of goes on,
+    /// and says so: a file alone silences no label.</summary>
+    private static async Task<ShownGuide?> Guide(string code, string? k, RigLog log, LaptopSeal seal)
     {
         var given = SHA256.HashData(Encoding.UTF8.GetBytes(k ?? ""));
         var asked = code.ToUpperInvariant();
-        (Guid Rig, PaperRecord? Guide) found = default;
-        foreach (var rig in await log.All())
-            if (JobCodeOf(rig.Design) == asked)
-                found = (rig.Id, (await log.Records(rig.Id)).Where(r => r.Kind == PaperRecord.Kind.Name).Select(r => (PaperRecord)PaperRecord.Kind.Read(
-                    new(r.Id, r.At, r.By, r.Corrects), System.Text.Json.Nodes.JsonNode.Parse(r.Body)!)).LastOrDefault(p => p.Readings.Kind == PaperKind.Guide));
-        var kept = found.Guide is { Readings: { Revoked: false, KeySha256.Length: 64 } values } ? Convert.FromHexString(values.KeySha256) : new byte[32];
-        return CryptographicOperations.FixedTimeEquals(given, kept) && found.Guide is { } guide ? (found.Rig, guide) : null;
+        ShownGuide? found = null;
+        CryptographicOperations.FixedTimeEquals(given, new byte[32]);
+        foreach (var rig in (await log.All()).Where(r => JobCodeOf(r.Design) == asked))
+        {
+            var papers = seal.Judged(rig.Id, [.. (await log.Records(rig.Id)).Where(r => r.Kind == PaperRecord.Kind.Name).Select(r =>
+                PaperRecord.Kind.Read(new(r.Id, r.At, r.By, r.Corrects), System.Text.Json.Nodes.JsonNode.Parse(r.Body)!))]).Cast<PaperRecord>().ToList();
+            foreach (var guide in papers.Where(p => p is { Readings: { Kind: PaperKind.Guide, Revoked: false, KeySha256.Length: 64 },
+                Origin: PaperOrigin.Here or PaperOrigin.Elsewhere or PaperOrigin.Unsigned }))
+                if (CryptographicOperations.FixedTimeEquals(given, Convert.FromHexString(guide.Readings.KeySha256)) && Shown(guide, papers) is { } beside)
+                    found = new ShownGuide(rig.Id, guide, beside);
+        }
+        return found;
+    }
+
+    private static string? Shown(PaperRecord guide, IReadOnlyList<PaperRecord> papers)
+    {
+        var later = papers.SkipWhile(p => p.Id != guide.Id).Skip(1).Where(p => p.Readings.Kind == PaperKind.Guide).ToList();
+        if (later.Any(p => p.Origin == guide.Origin && p.Readings.PublicKey == guide.Readings.PublicKey)
+            || guide.Origin == PaperOrigin.Unsigned && later.Any(p => p.Origin == PaperOrigin.Here))
+            return null;
+        var newer = later.LastOrDefault(p => p.Origin is PaperOrigin.Here or PaperOrigin.Elsewhere);
+        return newer is not null ? $"A newer guide, {newer.Readings.Number}, was issued on another laptop."
+            : guide.Origin == PaperOrigin.Elsewhere ? "Issued on another laptop of the shop." : "";
     }
 
     private static string JobCodeOf(string design) =>
@@ -112,16 +144,18 @@ public static class HandoverEndpoints
         return TypedResults.File(pdf, "application/pdf", $"{FileNames.Safe(view.Design.Name)}-owner.pdf");
     }
 
-    private static async Task<Results<FileContentHttpResult, NotFound>> Paper(Guid id, string number, RigDesk desk, RigLog log) =>
-        await desk.View(id) is { } view && view.Records.OfType<PaperRecord>().FirstOrDefault(p => p.Readings.Number == number) is { } paper
-            && await log.Photo(id, paper.Readings.Sha256) is { } file
-            ? TypedResults.File(file.Content, "application/pdf", $"{number}.pdf") : TypedResults.NotFound();
+    /// <summary>A paper by the id of its record: a number can be written by anybody.</summary>
+    private static async Task<Results<FileContentHttpResult, NotFound>> Paper(Guid id, Guid paper, RigDesk desk, RigLog log) =>
+        await desk.View(id) is { } view && view.Records.OfType<PaperRecord>().FirstOrDefault(p => p.Id == paper) is { } issued
+            && await log.Photo(id, issued.Readings.Sha256) is { } file
+            ? TypedResults.File(file.Content, "application/pdf", $"{FileNames.Safe(issued.Readings.Number).ToUpperInvariant()}.pdf") : TypedResults.NotFound();
 
     private static async Task<Results<FileContentHttpResult, NotFound>> Label(Guid id, string key, RigDesk desk, CrewGate gate, TimeProvider clock)
     {
         if (await desk.View(id) is not { } view)
             return TypedResults.NotFound();
-        var guide = view.Records.OfType<PaperRecord>().LastOrDefault(p => p.Readings.Kind == PaperKind.Guide);
+        var papers = view.Records.OfType<PaperRecord>().ToList();
+        var guide = papers.LastOrDefault(p => p.Readings.Kind == PaperKind.Guide && Papers.Stands(p, papers));
         if (guide is null || !CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(PaperDesk.Hash(Encoding.UTF8.GetBytes(key))),
             Encoding.UTF8.GetBytes(guide.Readings.KeySha256)))
             throw new InputException("key", "", "This is not the key of the guide that stands; issue the guide anew for a new label.");

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using System.Security.Cryptography;
 using System.Text;
 using Vanto.Core.Commission;
@@ -21,13 +20,16 @@ namespace Vanto.Web.Handover;
 public sealed record PaperRequest(PaperKind Kind, string By, string Licence, IReadOnlyList<string> Instruments);
 
 /// <summary>A paper that was issued.</summary>
+/// <param name="Id">Of its record.</param>
 /// <param name="Key">Of a guide: the key on its label, told this once; empty for the others.</param>
-public sealed record IssuedPaper(string Number, string Key, RigView View);
+public sealed record IssuedPaper(Guid Id, string Number, string Key, RigView View);
+
+/// <summary>Turns in which papers are issued, one after another at each rig; apart from those of its changes, of which an issue makes several.</summary>
+public sealed class PaperTurns : RigTurns;
 
 /// <summary>Issues papers: what they are made of is frozen as a file under its hash, and the record of it cannot be typed.</summary>
-public sealed class PaperDesk(RigDesk desk, RigLog log, ShopDesk shop, TimeProvider clock)
+public sealed class PaperDesk(RigDesk desk, RigLog log, ShopDesk shop, LaptopClock laptop, LaptopSeal seal, PaperTurns turns, TimeProvider clock)
 {
-    private static readonly ConcurrentDictionary<Guid, SemaphoreSlim> Turns = new();
     private const int KeySigns = 26, KeyBytes = 16, CodeBytes = 5, LongestLicence = 80;
 
     /// <summary>Issues one.</summary>
@@ -38,16 +40,7 @@ public sealed class PaperDesk(RigDesk desk, RigLog log, ShopDesk shop, TimeProvi
             throw new InputException("by", asked.By, "Who issues it? Write a name of 1 to 80 characters.");
         if (asked.Licence.Length > LongestLicence)
             throw new InputException("licence", asked.Licence, $"licence: at most {LongestLicence} characters");
-        var turn = Turns.GetOrAdd(id, _ => new SemaphoreSlim(1));
-        await turn.WaitAsync();
-        try
-        {
-            return await Made(id, asked);
-        }
-        finally
-        {
-            turn.Release();
-        }
+        return await turns.Take(id, () => Made(id, asked));
     }
 
     private async Task<IssuedPaper?> Made(Guid id, PaperRequest asked)
@@ -64,26 +57,34 @@ public sealed class PaperDesk(RigDesk desk, RigLog log, ShopDesk shop, TimeProvi
         var instruments = asked.Instruments.Select(name => known.FirstOrDefault(i => i.Name == name)
             ?? throw new InputException("instruments", name, $"The shop has no instrument \"{name}\".")).ToList();
         var papers = view.Records.OfType<PaperRecord>().ToList();
-        var (number, supersedes) = Papers.Next(view.Design.Handover.Code, asked.Kind, papers);
-        var head = new PaperHead(number, supersedes, asked.By.Trim(), asked.Licence.Trim(), [.. instruments.Select(i => i.Printed(today))]);
-        var pdf = Drawn(asked.Kind, view, head, today);
+        var letters = PaperSeal.LettersOf(laptop.Device, seal.PublicKey);
+        var (number, supersedes) = Papers.Next(view.Design.Handover.Code, asked.Kind, letters, papers);
+        string[] printed = [.. instruments.Select(i => i.Printed(today))];
         var key = asked.Kind == PaperKind.Guide ? JobCode.Spelled(new UInt128(BitConverter.ToUInt64(RandomNumberGenerator.GetBytes(KeyBytes / 2)),
             BitConverter.ToUInt64(RandomNumberGenerator.GetBytes(KeyBytes / 2))), KeySigns) : "";
-        var page = key.Length == 0 ? "" : await Keep(id, Encoding.UTF8.GetBytes(PublicGuide.Page(view.Design,
-            PublicGuide.Whole(view.Assessment.Handover!, view.Assessment.Service), today, number)));
-        var record = new PaperRecord(Guid.CreateVersion7(), clock.GetUtcNow(), asked.By.Trim(), new PaperValues
+        var by = asked.By.Trim();
+        // Drawn once before anything is kept: what cannot be drawn is not issued.
+        Drawn(asked.Kind, view, new PaperHead(number, supersedes, by, asked.Licence.Trim(), printed, ""), today);
+        var page = key.Length == 0 ? "" : await Keep(id, PublicGuide.Frozen(view.Design,
+            PublicGuide.Whole(view.Assessment.Handover!, view.Assessment.Service), today, number).Written);
+        var record = new PaperRecord(Guid.CreateVersion7(), clock.GetUtcNow(), by, new PaperValues
         {
             Kind = asked.Kind,
             Number = number,
-            Sha256 = await Keep(id, pdf),
             Revision = view.Revision,
             Supersedes = supersedes,
-            Licence = head.Licence,
-            Instruments = string.Join("; ", head.Instruments),
+            Licence = asked.Licence.Trim(),
+            Instruments = string.Join("; ", printed),
             KeySha256 = key.Length == 0 ? "" : Hash(Encoding.UTF8.GetBytes(key)),
             PageSha256 = page,
+            Laptop = laptop.Device,
+            PublicKey = seal.PublicKey,
         }, null);
-        return await desk.Record(id, [record], null) is { } after ? new IssuedPaper(number, key, after) : null;
+        var said = record.Readings with { Signature = seal.Sign(PaperSeal.Statement(id, record)) };
+        var head = new PaperHead(number, supersedes, by, said.Licence, printed, PaperSeal.CodeOf(said.Signature));
+        said = said with { Sha256 = await Keep(id, Drawn(asked.Kind, view, head, today)) };
+        var whole = record with { Readings = said with { FileSignature = seal.Sign(PaperSeal.FileStatement(said)) } };
+        return await desk.Record(id, [whole], null) is { } after ? new IssuedPaper(whole.Id, number, key, after) : null;
     }
 
     private static byte[] Drawn(PaperKind kind, RigView view, PaperHead head, DateOnly today)

@@ -3,7 +3,6 @@ using System.Text;
 using Vanto.Core.Findings;
 using Vanto.Core.Handover;
 using Vanto.Core.Job;
-using Vanto.Core.Quantities;
 using Vanto.Core.Service;
 using Vanto.Core.Stations;
 
@@ -18,38 +17,47 @@ public static class PublicGuide
     public static HandoverAssessment Whole(HandoverAssessment sheet, ServiceAssessment? service) =>
         service is null ? sheet : sheet with { Blocks = SheetBlock.Together([.. sheet.Blocks, service.Printed]) };
 
-    /// <summary>The page, frozen when the guide is issued.</summary>
+    /// <summary>What the page says, to be frozen when the guide is issued.</summary>
     /// <param name="design">The rig.</param>
     /// <param name="sheet">What was put together.</param>
     /// <param name="day">Of the issue.</param>
     /// <param name="number">Of the guide.</param>
-    public static string Page(JobDesign design, HandoverAssessment sheet, DateOnly day, string number)
+    public static GuidePage Frozen(JobDesign design, HandoverAssessment sheet, DateOnly day, string number)
+    {
+        string Text(Phrase words) => words.InUnits(design.Units);
+        var sections = sheet.Blocks.Where(b => b.Place is SheetPlace.Running or SheetPlace.Fitted or SheetPlace.Cautions)
+            .OrderByDescending(b => b.Place == SheetPlace.Running)
+            .Select(b => new GuideSection(b.Heading, [.. b.Lines.Select(l => new GuideLine(Text(l.Label), Text(l.Value), Text(l.Beside)))])).ToList();
+        if (sheet.Papers.Where(p => p is { Standing: true, Kind: not PaperKind.Guide }).ToList() is { Count: > 0 } papers)
+            sections.Add(new GuideSection("Papers issued",
+            [
+                .. papers.Select(p => new GuideLine(p.Name, $"{p.Number}, {p.At:yyyy-MM-dd}{(p.Stale ? ", older than what was read since" : "")}", "")),
+                .. sheet.Blocks.Where(b => b.Place == SheetPlace.Proof).SelectMany(b => b.Lines).Where(l => l.Mark.Length > 0)
+                    .Select(l => new GuideLine(Text(l.Label), l.Mark, "")),
+            ]));
+        return new GuidePage(number, $"{day:yyyy-MM-dd}", sheet.Draft, design.Handover.Contact, design.Handover.Firm, sections, design.Handover.OwnerReports);
+    }
+
+    /// <summary>The page as it is shown: drawn by Vanto from what was frozen, whatever a file brought.</summary>
+    /// <param name="page">What was frozen.</param>
+    /// <param name="beside">What is to be said about it; empty for nothing.</param>
+    public static string Html(GuidePage page, string beside)
     {
         var html = new StringBuilder();
         html.Append(Begin).Append("<title>Guide</title><style>").Append(Style).Append("</style></head><body>");
-        html.Append("<h1>Guide to the air conditioner</h1><p class=\"soft\">").Append(Text(number)).Append(" · ").Append(Text($"{day:yyyy-MM-dd}"))
-            .Append(sheet.Draft ? " · <b>DRAFT</b>" : "").Append("</p>");
-        if (design.Handover.Contact.Length > 0)
-            html.Append("<p class=\"call\">Call: ").Append(Text(design.Handover.Contact)).Append(design.Handover.Firm.Length > 0
-                ? $" ({Text(design.Handover.Firm)})" : "").Append("</p>");
-        foreach (var block in sheet.Blocks.Where(b => b.Place is SheetPlace.Running or SheetPlace.Fitted or SheetPlace.Cautions)
-            .OrderByDescending(b => b.Place == SheetPlace.Running))
+        html.Append("<h1>Guide to the air conditioner</h1><p class=\"soft\">").Append(Text(page.Number)).Append(" · ").Append(Text(page.Day))
+            .Append(page.Draft ? " · <b>DRAFT</b>" : "").Append("</p>");
+        if (beside.Length > 0)
+            html.Append("<p><b>").Append(Text(beside)).Append("</b></p>");
+        if (page.Contact.Length > 0)
+            html.Append("<p class=\"call\">Call: ").Append(Text(page.Contact)).Append(page.Firm.Length > 0 ? $" ({Text(page.Firm)})" : "").Append("</p>");
+        foreach (var section in page.Sections)
         {
-            html.Append("<h2>").Append(Text(block.Heading)).Append("</h2>");
-            foreach (var line in block.Lines)
-                html.Append("<p>").Append(Part("b", line.Label, design.Units)).Append(Part("span", line.Value, design.Units))
-                    .Append(Part("small", line.Beside, design.Units)).Append("</p>");
+            html.Append("<h2>").Append(Text(section.Heading)).Append("</h2>");
+            foreach (var line in section.Lines)
+                html.Append("<p>").Append(Part("b", line.Label)).Append(Part("span", line.Value)).Append(Part("small", line.Beside)).Append("</p>");
         }
-        if (sheet.Papers.Where(p => p is { Standing: true, Kind: not PaperKind.Guide }).ToList() is { Count: > 0 } papers)
-        {
-            html.Append("<h2>Papers issued</h2>");
-            foreach (var paper in papers)
-                html.Append("<p><b>").Append(Text(paper.Name)).Append("</b><span>").Append(Text($"{paper.Number}, {paper.At:yyyy-MM-dd}"))
-                    .Append(paper.Stale ? ", older than what was read since" : "").Append("</span></p>");
-            foreach (var line in sheet.Blocks.Where(b => b.Place == SheetPlace.Proof).SelectMany(b => b.Lines).Where(l => l.Mark.Length > 0))
-                html.Append("<p>").Append(Part("b", line.Label, design.Units)).Append("<span>").Append(Text(line.Mark)).Append("</span></p>");
-        }
-        if (design.Handover.OwnerReports)
+        if (page.OwnerReports)
             html.Append("<h2>Tell the shop</h2><form method=\"post\"><button>I washed the filter today</button></form>")
                 .Append("<p class=\"soft\">It counts for the dates above and is kept as told, not as seen.</p>");
         return html.Append("<p class=\"soft\">Local codes and the unit's manual come first.</p></body></html>").ToString();
@@ -67,8 +75,7 @@ public static class PublicGuide
         + ".soft{color:#5d6a66}.call{font-size:20px}"
         + "button{font:inherit;min-height:48px;padding:6px 16px;border:2px solid;border-radius:3px;background:#fff}";
 
-    private static string Part(string tag, Phrase words, UnitSystem units) =>
-        words.InUnits(units) is { Length: > 0 } text ? $"<{tag}>{Text(text)}</{tag}> " : "";
+    private static string Part(string tag, string text) => text.Length > 0 ? $"<{tag}>{Text(text)}</{tag}> " : "";
 
     private static string Text(string text) => WebUtility.HtmlEncode(text);
 }

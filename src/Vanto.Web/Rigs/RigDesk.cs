@@ -8,6 +8,7 @@ using Vanto.Core.Stations;
 using Vanto.Storage;
 using Vanto.Web.Crew;
 using Vanto.Web.Exchange;
+using Vanto.Web.Handover;
 
 namespace Vanto.Web.Rigs;
 
@@ -15,7 +16,7 @@ namespace Vanto.Web.Rigs;
 /// Changes of rigs, one after another: a change is read, worked out and written as it will be answered before it is stored; what cannot be
 /// answered is refused and not kept. Finds conflicts between tabs.
 /// </summary>
-public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, RigTurns turns, RigLog log, TimeProvider clock)
+public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, RigTurns turns, RigLog log, LaptopSeal seal, TimeProvider clock)
 {
     private const string EverythingChanged = "/";
     private static readonly TimeSpan YardPatience = TimeSpan.FromMilliseconds(60);
@@ -213,7 +214,7 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
             throw new InputException("id", other.Id.ToString(), "another record has this number already; both are left as they are");
         var fresh = sent.DistinctBy(r => r.Id).Where(r => !known.ContainsKey(r.Id)).ToList();
         await MustBeFree(id, fresh);
-        IReadOnlyList<StationRecord> all = [.. records, .. fresh];
+        var all = seal.Judged(id, [.. records, .. fresh]);
         var kept = cache.WorkOut(id, design, all);
         if (fresh.Count == 0 || refuses?.Invoke(kept.Assessment).Count > 0)
             return new RigView(id, stored.Revision, stored.At, design, kept.Assessment, records);
@@ -272,7 +273,7 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         var fresh = merged.Fresh.Select(f => f.Id).ToHashSet();
         var byId = records.Concat(sent.Select(s => s.Record).Where(r => fresh.Contains(r.Id))).DistinctBy(r => r.Id).ToDictionary(r => r.Id);
         await log.Merge(id, [.. merged.Fresh.Select(f => TypedRecord.Row(stations, id, 0, byId[f.Id], f.Stamp))], [.. merged.Entries.Select(e => e.Id)]);
-        IReadOnlyList<StationRecord> all = [.. merged.Entries.Select(e => byId[e.Id])];
+        var all = seal.Judged(id, [.. merged.Entries.Select(e => byId[e.Id])]);
         var (kept, words) = await MergeDesign(id, stored, design, state, theirs);
         cache.Forget(id);
         var worked = cache.WorkOut(id, kept.Design, all);
@@ -318,7 +319,7 @@ public sealed class RigDesk(AssessmentCache cache, StationRegistry stations, Rig
         return (design ?? throw new RigUnreadableException(fault), await Records(stored.Id));
     }
 
-    private async Task<IReadOnlyList<StationRecord>> Records(Guid id) => [.. (await log.Records(id)).Select(r => TypedRecord.Of(stations, r))];
+    private async Task<IReadOnlyList<StationRecord>> Records(Guid id) => seal.Judged(id, [.. (await log.Records(id)).Select(r => TypedRecord.Of(stations, r))]);
 
     private static (string Path, JsonNode? Value) Change(FieldChange? change, int index, RigPatch patch)
     {

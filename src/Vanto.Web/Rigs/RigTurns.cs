@@ -3,7 +3,7 @@ namespace Vanto.Web.Rigs;
 /// <summary>
 /// One change of a rig after another. A fixed number of turns is shared by all rigs, so that asking after rigs that do not exist costs nothing.
 /// </summary>
-public sealed class RigTurns
+public class RigTurns
 {
     private const int Shared = 64;
     private readonly SemaphoreSlim[] _turns = [.. Enumerable.Range(0, Shared).Select(_ => new SemaphoreSlim(1))];

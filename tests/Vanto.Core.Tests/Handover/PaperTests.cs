@@ -145,8 +145,8 @@ public class PaperTests
         PaperRecord Paper(DateTimeOffset at, string number, string instead = "") => new(Guid.NewGuid(), at, "Piet",
             new PaperValues { Kind = PaperKind.Circuit, Number = number, Supersedes = instead }, null);
         var first = Paper(Noon, "7K3M9QXAY-CIRCUIT-01");
-        Papers.Next("7K3M9QXAY", PaperKind.Circuit, []).ShouldBe(("7K3M9QXAY-CIRCUIT-01", ""));
-        Papers.Next("7K3M9QXAY", PaperKind.Circuit, [first]).ShouldBe(("7K3M9QXAY-CIRCUIT-02", "7K3M9QXAY-CIRCUIT-01"));
+        Papers.Next("7K3M9QXAY", PaperKind.Circuit, "7QF4M", []).ShouldBe(("7K3M9QXAY-CIRCUIT-7QF4M-01", ""));
+        Papers.Next("7K3M9QXAY", PaperKind.Circuit, "7QF4M", [first]).ShouldBe(("7K3M9QXAY-CIRCUIT-7QF4M-01", "7K3M9QXAY-CIRCUIT-01"));
         var later = new VacuumRecord(Guid.NewGuid(), Noon.AddHours(1), "Piet", new VacuumValues { Value = 400 }, null);
         Papers.Of([first], [later]).Single().Stale.ShouldBeTrue();
         var second = Paper(Noon.AddHours(2), "7K3M9QXAY-CIRCUIT-02", "7K3M9QXAY-CIRCUIT-01");

@@ -161,7 +161,7 @@ public sealed class ExchangeTests : IAsyncLifetime
         var report = await Read(await Bring(_two, shop));
         ((int)report["shopFresh"]!, report["rigs"]!.AsArray().Count).ShouldBe((1, 1));
         (await Read(await _two.Http.GetAsync("/api/shop")))["view"]!["instruments"]![0]!.Text("/name").ShouldBe("grey gauge");
-        var paper = $"/api/rigs/{id}/papers/{issued.Text("/number")}.pdf";
+        var paper = $"/api/rigs/{id}/papers/{issued.Text("/id")}.pdf";
         (await _two.Http.GetByteArrayAsync(paper)).ShouldBe(await _one.Http.GetByteArrayAsync(paper));
         ((int)(await Read(await Bring(_two, shop)))["shopFresh"]!).ShouldBe(0);
         using var drawn = new System.IO.Compression.ZipArchive(new MemoryStream(shop));

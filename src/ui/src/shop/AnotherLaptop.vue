@@ -50,7 +50,9 @@ async function take(event: Event): Promise<void> {
           >, {{ r.readings }} readings of instruments</template
         >.
         <b v-if="r.altered.length" class="severity-stop">Said otherwise there and kept out: {{ r.altered.join('; ') }}.</b>
+        <b v-for="p in r.papers" :key="p" class="severity-stop" data-bad-paper>{{ p }}.</b>
         <b v-if="r.missing" class="severity-caution">{{ r.missing }} photographs did not come along.</b>
+        <b v-if="r.missingPapers" class="severity-caution">{{ r.missingPapers }} papers stand in its log whose file did not come along.</b>
         <b v-for="u in r.unmet" :key="u.device" class="severity-caution" data-unmet
           >{{ u.numbers.length }} records that laptop {{ u.device.slice(0, 4) }} wrote did not come along: it was not brought.</b
         >

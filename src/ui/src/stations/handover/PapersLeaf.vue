@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue';
 import { ask, Refused } from '../../api/client';
 import { recordFieldsOf } from '../../api/description';
-import type { IssuedPaper, ShopPage } from '../../api/generated/schema';
+import type { IssuedPaper, PaperRow, ShopPage } from '../../api/generated/schema';
 import PaperLink from '../../parts/PaperLink.vue';
 import WhoReads from '../../parts/WhoReads.vue';
 import { moment } from '../../parts/show';
@@ -20,6 +20,8 @@ const licence = ref('');
 const instruments = ref<string[]>([]);
 const shop = ref<ShopPage | null>(null);
 const key = ref('');
+/** It came by a file and is not what was issued. */
+const doubtful = (p: PaperRow) => p.origin === 'altered' || p.origin === 'twice';
 const kinds = recordFieldsOf('paper').find((f) => f.path === '/kind')!.choices;
 onMounted(async () => {
   try {
@@ -98,10 +100,12 @@ async function issue(kind: string): Promise<void> {
           <b>{{ p.name }}</b>
           <span
             >{{ moment(p.at) }}, {{ p.by }}<template v-if="p.supersedes">, in place of {{ p.supersedes }}</template
-            ><strong v-if="!p.standing"> · replaced</strong
-            ><strong v-else-if="p.stale" class="severity-caution"> · older than what was read since</strong></span
+            ><strong v-if="doubtful(p)" class="severity-stop" data-doubtful> · {{ p.says }}</strong
+            ><strong v-else-if="p.says" class="severity-caution" data-foreign> · {{ p.says }}</strong
+            ><strong v-if="!p.standing && !doubtful(p)"> · replaced</strong
+            ><strong v-else-if="p.standing && p.stale" class="severity-caution"> · older than what was read since</strong></span
           >
-          <PaperLink :href="`/api/rigs/${rig.id}/papers/${p.number}.pdf`" kind="PDF">{{ p.number }}</PaperLink>
+          <PaperLink :href="`/api/rigs/${rig.id}/papers/${p.id}.pdf`" kind="PDF">{{ p.number }}</PaperLink>
         </li>
       </ul>
       <p class="soft">Everything of this rig in open files, with their sums:</p>
