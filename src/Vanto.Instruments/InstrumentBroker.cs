@@ -30,14 +30,15 @@ public delegate Task<bool> KeepReading(Guid rig, InstrumentReading reading);
 /// The broker that instruments send to: off until somebody switches it on, on this machine alone unless it is bound wider. It takes readings and gives
 /// none away; a message is acknowledged when its reading is kept.
 /// </summary>
-public sealed class InstrumentBroker(AdmitInstrument admit, KeepReading keep, TimeProvider clock) : IAsyncDisposable
+public sealed class InstrumentBroker(AdmitInstrument admit, KeepReading keep, TimeProvider clock, BrokerLimits? limits = null) : IAsyncDisposable
 {
     public const int UsualPort = 1883;
 
     /// <summary>Messages of one client in a second, and at once; more is no instrument. The product's own choice.</summary>
     private const double MostPerS = 400, MostAtOnce = 2000;
 
-    private const string CallerItem = "caller";
+    private const string CallerItem = "caller", AnswersItem = "answers";
+    private const int MostBuckets = 1000;
     private const int MostRefusals = 50;
     private const int PortsTried = 20;
 
@@ -149,8 +150,8 @@ public sealed class InstrumentBroker(AdmitInstrument admit, KeepReading keep, Ti
     {
         taken = port;
         var factory = new MqttServerFactory();
-        var server = factory.CreateMqttServer(factory.CreateServerOptionsBuilder().WithDefaultEndpoint().WithDefaultEndpointPort(port)
-            .WithDefaultEndpointBoundIPAddress(wide ? IPAddress.Any : IPAddress.Loopback).WithDefaultEndpointBoundIPV6Address(IPAddress.None).Build());
+        var server = factory.CreateMqttServer(factory.CreateServerOptionsBuilder().WithoutDefaultEndpoint().Build(),
+            [new BoundedListener(wide ? IPAddress.Any : IPAddress.Loopback, port, limits ?? new BrokerLimits())]);
         server.ValidatingConnectionAsync += Admit;
         server.InterceptingPublishAsync += Take;
         server.InterceptingSubscriptionAsync += e =>
@@ -167,7 +168,6 @@ public sealed class InstrumentBroker(AdmitInstrument admit, KeepReading keep, Ti
         server.ClientDisconnectedAsync += e =>
         {
             _connected.TryRemove(e.ClientId, out _);
-            _buckets.TryRemove(e.ClientId, out _);
             return Task.CompletedTask;
         };
         return server;
@@ -178,6 +178,7 @@ public sealed class InstrumentBroker(AdmitInstrument admit, KeepReading keep, Ti
         var address = e.RemoteEndPoint is IPEndPoint from ? from.Address : IPAddress.None;
         var caller = new InstrumentCaller(address, e.UserName ?? "", e.Password ?? "");
         e.SessionItems[CallerItem] = caller;
+        e.SessionItems[AnswersItem] = e.ProtocolVersion >= MQTTnet.Formatter.MqttProtocolVersion.V500;
         if (admit(caller) is null)
         {
             Count("not let in");
@@ -188,9 +189,27 @@ public sealed class InstrumentBroker(AdmitInstrument admit, KeepReading keep, Ti
 
     private async Task Take(InterceptingPublishEventArgs e)
     {
+        await Judge(e);
+        // Before version 5 an acknowledgement has no reason in it: what is not kept is not acknowledged, and the sender sends again.
+        if (e.Response.ReasonCode != MqttPubAckReasonCode.Success && e.SessionItems[AnswersItem] is not true
+            && e.ApplicationMessage.QualityOfServiceLevel != MqttQualityOfServiceLevel.AtMostOnce)
+            e.CloseConnection = true;
+    }
+
+    /// <summary>Strangers share what their address has, whatever they call themselves; on this machine each client has its own.</summary>
+    private Bucket BucketOf(InterceptingPublishEventArgs e)
+    {
+        if (_buckets.Count > MostBuckets)
+            _buckets.Clear();
+        var of = e.SessionItems[CallerItem] is InstrumentCaller { Address: var from } && !IPAddress.IsLoopback(from) ? $"{from}" : e.ClientId;
+        return _buckets.GetOrAdd(of, _ => new Bucket(clock.GetUtcNow()));
+    }
+
+    private async Task Judge(InterceptingPublishEventArgs e)
+    {
         // Nothing is passed on to anybody.
         e.ProcessPublish = false;
-        if (!_buckets.GetOrAdd(e.ClientId, _ => new Bucket(clock.GetUtcNow())).Take(clock.GetUtcNow()))
+        if (!BucketOf(e).Take(clock.GetUtcNow()))
         {
             Count("too many messages");
             (e.Response.ReasonCode, e.CloseConnection) = (MqttPubAckReasonCode.QuotaExceeded, true);

@@ -269,7 +269,7 @@ public sealed class RigLog(VantoStore store, LaptopClock? laptop = null)
             """);
     }
 
-    /// <summary>A photograph's name is the hash of its content in hex; it is never let go while the rig is there.</summary>
+    /// <summary>A photograph's name is the hash of its content in hex; it is let go only where no record names it.</summary>
     private const int PhotoName = 64;
 
     /// <summary>Keeps a photograph, once; false where there is no such rig.</summary>
@@ -282,6 +282,20 @@ public sealed class RigLog(VantoStore store, LaptopClock? laptop = null)
         store.Attachments.Add(photo);
         await store.SaveChangesAsync();
         return true;
+    }
+
+    /// <summary>Photographs and papers that a rig took since a moment.</summary>
+    public async Task<int> PhotosSince(Guid id, DateTimeOffset since) =>
+        (await store.Attachments.Where(a => a.RigId == id && a.Name.Length == PhotoName).Select(a => a.At).ToListAsync()).Count(at => at > since);
+
+    /// <summary>Lets go of photographs older than a moment that no record of the rig names.</summary>
+    public async Task LetGoUnnamed(Guid id, DateTimeOffset before)
+    {
+        var old = (await store.Attachments.AsNoTracking().Where(a => a.RigId == id && a.Name.Length == PhotoName).Select(a => new { a.Id, a.Name, a.At })
+            .ToListAsync()).Where(a => a.At < before).ToList();
+        foreach (var file in old)
+            if (!await store.Records.AnyAsync(r => r.RigId == id && r.Body.Contains(file.Name)))
+                await store.Attachments.Where(a => a.Id == file.Id).ExecuteDeleteAsync();
     }
 
     /// <summary>A photograph by the hash of its content, or null.</summary>

@@ -110,8 +110,11 @@ public static class HandoverEndpoints
         {
             var papers = seal.Judged(rig.Id, [.. (await log.Records(rig.Id)).Where(r => r.Kind == PaperRecord.Kind.Name).Select(r =>
                 PaperRecord.Kind.Read(new(r.Id, r.At, r.By, r.Corrects), System.Text.Json.Nodes.JsonNode.Parse(r.Body)!))]).Cast<PaperRecord>().ToList();
-            foreach (var guide in papers.Where(p => p is { Readings: { Kind: PaperKind.Guide, Revoked: false, KeySha256.Length: 64 },
-                Origin: PaperOrigin.Here or PaperOrigin.Elsewhere or PaperOrigin.Unsigned }))
+            foreach (var guide in papers.Where(p => p is
+            {
+                Readings: { Kind: PaperKind.Guide, Revoked: false, KeySha256.Length: 64 },
+                Origin: PaperOrigin.Here or PaperOrigin.Elsewhere or PaperOrigin.Unsigned
+            }))
                 if (CryptographicOperations.FixedTimeEquals(given, Convert.FromHexString(guide.Readings.KeySha256)) && Shown(guide, papers) is { } beside)
                     found = new ShownGuide(rig.Id, guide, beside);
         }

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Vanto.Core.Crew;
 using Vanto.Core.Findings;
+using Vanto.Documents;
 using Vanto.Storage;
 using Vanto.Web.Crew;
 
@@ -16,6 +17,13 @@ public static class PhotoEndpoints
 {
     private const int MostBytes = 12_000_000;
     private const string Jpeg = "image/jpeg";
+
+    /// <summary>Dots of a side, and photographs of a rig in a day; the product's own choice.</summary>
+    private const int MostSide = 12_000, MostADay = 500;
+
+    /// <summary>So long one stays that nothing names: its event may still lie on a phone.</summary>
+    private static readonly TimeSpan Unnamed = TimeSpan.FromDays(7), Day = TimeSpan.FromDays(1);
+
     private static readonly byte[] Begins = [0xFF, 0xD8, 0xFF];
 
     /// <summary>Maps them under <c>/api/rigs/{id}/install/photos</c>.</summary>
@@ -33,8 +41,13 @@ public static class PhotoEndpoints
         var content = body.ToArray();
         if (content.Length > MostBytes)
             throw new InputException("photo", $"{content.Length} bytes", $"a photograph has at most {MostBytes} bytes; scale it first");
-        if (!content.AsSpan().StartsWith(Begins))
+        if (!content.AsSpan().StartsWith(Begins) || JpegHeader.Sides(content) is not var (width, height))
             throw new InputException("photo", "", "this is no JPEG");
+        if (width > MostSide || height > MostSide)
+            throw new InputException("photo", $"{width} × {height}", $"a photograph has at most {MostSide} dots a side; this one has {width} × {height}");
+        await log.LetGoUnnamed(id, clock.GetUtcNow() - Unnamed);
+        if (await log.PhotosSince(id, clock.GetUtcNow() - Day) >= MostADay)
+            throw new InputException("photo", $"{MostADay}", $"this rig took {MostADay} photographs within a day; at most so many are kept in one");
         var name = Convert.ToHexStringLower(SHA256.HashData(content));
         return await log.KeepPhoto(new AttachmentRow { Id = Guid.CreateVersion7(), RigId = id, At = clock.GetUtcNow(), Name = name, Content = content })
             ? TypedResults.Ok(new KeptPhoto(name, content.Length)) : TypedResults.NotFound();

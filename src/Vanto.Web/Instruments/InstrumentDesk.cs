@@ -104,6 +104,15 @@ public sealed class InstrumentDesk : IAsyncDisposable
         });
     }
 
+    /// <summary>A rig that was removed takes no readings any more.</summary>
+    public async Task Removed(Guid rig)
+    {
+        await Stop(rig);
+        _rigs.TryRemove(rig, out _);
+        foreach (var key in _channels.Keys.Where(k => k.Rig == rig))
+            _channels.TryRemove(key, out _);
+    }
+
     private async Task<bool> IsThere(Guid rig)
     {
         if (_rigs.ContainsKey(rig))

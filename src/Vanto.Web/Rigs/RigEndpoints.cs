@@ -6,6 +6,7 @@ using Vanto.Core.Job;
 using Vanto.Storage;
 using Vanto.Web.Calc;
 using Vanto.Web.Crew;
+using Vanto.Web.Instruments;
 
 namespace Vanto.Web.Rigs;
 
@@ -24,9 +25,10 @@ public static class RigEndpoints
             .Needs(CrewRight.Read);
         rigs.MapPatch("/{id:guid}", Patch).Produces<RigChanged>().Produces<ConflictView>(StatusCodes.Status409Conflict).Produces(StatusCodes.Status404NotFound)
             .Needs(CrewRight.Design);
-        rigs.MapDelete("/{id:guid}", async (Guid id, RigDesk desk) =>
+        rigs.MapDelete("/{id:guid}", async (Guid id, RigDesk desk, InstrumentDesk instruments) =>
         {
             await desk.Remove(id);
+            await instruments.Removed(id);
             return TypedResults.NoContent();
         }).Needs(CrewRight.Purge);
         rigs.MapGet("/{id:guid}/history", async (Guid id, RigLog log) => await log.History(id)).Needs(CrewRight.Read);

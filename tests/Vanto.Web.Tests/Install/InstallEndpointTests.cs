@@ -149,7 +149,7 @@ public class InstallEndpointTests(RunningServer server) : IClassFixture<RunningS
     public async Task A_photograph_is_kept_once_by_its_content_and_shown_again()
     {
         var id = await Split();
-        byte[] jpeg = [0xFF, 0xD8, 0xFF, 0xE0, .. Enumerable.Range(0, 400).Select(i => (byte)i)];
+        byte[] jpeg = [0xFF, 0xD8, 0xFF, 0xC0, 0, 17, 8, 0, 64, 0, 64, .. Enumerable.Range(0, 400).Select(i => (byte)i)];
         async Task<HttpResponseMessage> Keep(byte[] content, string rig)
         {
             using var body = new ByteArrayContent(content);

@@ -14,7 +14,7 @@ namespace Vanto.Web.Tests.Install;
 /// <summary>Whole jobs as one fitter writes them down on the day, from the first step to the owner shown, in the order of the plan.</summary>
 public class WholeJobTests(RunningServer server) : IClassFixture<RunningServer>
 {
-    private static readonly byte[] Picture = [0xFF, 0xD8, 0xFF, 0xE0, .. Enumerable.Range(0, 400).Select(i => (byte)i)];
+    private static readonly byte[] Picture = [0xFF, 0xD8, 0xFF, 0xC0, 0, 17, 8, 0, 64, 0, 64, .. Enumerable.Range(0, 400).Select(i => (byte)i)];
 
     [Theory]
     [InlineData("Seed House 4")]
