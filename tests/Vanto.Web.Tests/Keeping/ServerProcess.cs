@@ -15,6 +15,9 @@ public sealed class ServerProcess : IDisposable
         Output = output;
     }
 
+    /// <summary>Of the process.</summary>
+    public int Id => _process.Id;
+
     /// <summary>Asks it.</summary>
     public HttpClient Http { get; }
 
