@@ -13,6 +13,7 @@ public sealed class CrewTests(DemoServer demo) : IClassFixture<DemoServer>
         laptop.Until(() => laptop.All("[data-share], [data-shut]").Count > 0, "the door is known");
         if (laptop.All("[data-share]").Count > 0)
             laptop.See("[data-share]").Click();
+        laptop.See("[data-invite]");
     }
 
     /// <summary>With a code that the laptop gives; both pages are looked at as they stand then.</summary>
