@@ -18,7 +18,7 @@ public sealed record SentEvent(Guid Id, string By, InstallValues Event, Guid? Co
 /// <param name="Events">At most 200.</param>
 /// <param name="Live">Written this moment: refused at an open gate. Those of a device that was alone are taken.</param>
 /// <param name="NowMs">The device's clock as it sends them, ms; empty judges no clock.</param>
-public sealed record SentEvents(IReadOnlyList<SentEvent> Events, bool Live = false, double? NowMs = null);
+public sealed record SentEvents(IReadOnlyList<SentEvent?> Events, bool Live = false, double? NowMs = null);
 
 /// <summary>What became of them.</summary>
 /// <param name="Held">Highest number of each device that is kept without a gap.</param>
@@ -54,7 +54,8 @@ public static class InstallEndpoints
         var (caller, now) = (CrewCaller.Of(http), clock.GetUtcNow());
         if (await desk.View(id) is not { } before)
             return TypedResults.NotFound();
-        List<InstallRecord> records = [.. sent.Events.Select(e => Written(e, caller, before, now))];
+        List<InstallRecord> records = [.. sent.Events.Select((e, i) => Written(e
+            ?? throw new InputException($"events[{i}]", "nothing", $"events[{i}] is empty"), caller, before, now))];
         Check(records, before, now);
         if (caller is { Role: { } role, Device: not null })
         {

@@ -100,9 +100,9 @@ public sealed class FileFuzzTests(RunningServer server) : IClassFixture<RunningS
         var rig = (await server.Begin("Fuzzed too")).Id();
         await Repeated(async (random, seed) =>
         {
-            var body = JsonNode.Parse($$"""
-                {"events":[{"id":"{{Guid.NewGuid()}}","by":"Wren","corrects":null,"event":{"type":"noteAdded","step":"","device":"p",
-                "seq":{{random.Next(1, 1000)}},"l":1,"c":0,"text":"x"}}],"live":false,"nowMs":5}
+            var body = JsonNode.Parse($$$"""
+                {"events":[{"id":"{{{Guid.NewGuid()}}}","by":"Wren","corrects":null,"event":{"type":"noteAdded","step":"","device":"p",
+                "seq":{{{random.Next(1, 1000)}}},"l":1,"c":0,"text":"x"}}],"live":false,"nowMs":5}
                 """)!;
             Change(body, random);
             await Holds(await server.Http.PostAsJsonAsync($"/api/rigs/{rig}/install/events", body), $"seed {seed}: {body.ToJsonString()}");
