@@ -37,7 +37,8 @@ public static class LoggerCsv
         {
             var record = parser.Record ?? [];
             if (record.Length > MostColumns)
-                throw new InputException("file", $"{record.Length} columns", $"line {rows.Count + 1} has {record.Length} columns; at most {MostColumns} are read");
+                throw new InputException("file", $"{record.Length} columns",
+                    $"line {rows.Count + 1} has {record.Length} columns; at most {MostColumns} are read");
             if ((cells += record.Length) > MostCells)
                 throw new InputException("file", $"more than {MostCells} cells", $"at most {MostCells} cells are read at once: cut it in parts");
             rows.Add(record);

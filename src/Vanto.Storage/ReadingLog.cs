@@ -105,7 +105,8 @@ public sealed class ReadingLog(VantoStore store)
         {
             Channel = c,
             From = store.Readings.Where(r => r.ChannelId == c.Id).Min(r => (long?)r.At),
-            To = store.Readings.Where(r => r.ChannelId == c.Id && (c.Simulated || r.At <= r.Arrived + FarAheadMs)).OrderByDescending(r => r.At).Select(r => (long?)r.At)
+            To = store.Readings.Where(r => r.ChannelId == c.Id && (c.Simulated || r.At <= r.Arrived + FarAheadMs)).OrderByDescending(r =>
+                r.At).Select(r => (long?)r.At)
                 .FirstOrDefault() ?? store.Readings.Where(r => r.ChannelId == c.Id).Max(r => (long?)r.At),
         }).ToListAsync();
         return [.. rows.Where(r => r.From is not null).Select(r => (r.Channel, r.From!.Value, r.To!.Value))];

@@ -60,6 +60,7 @@ public sealed record JoinCode(string Digits, CrewRole Role, DateTimeOffset Made)
         var differs = typed.Length ^ Digits.Length;
         for (var i = 0; i < Digits.Length; i++)
             differs |= Digits[i] ^ (i < typed.Length ? typed[i] : 0);
-        return differs == 0 ? (JoinVerdict.Joined, this with { Used = true }) : (JoinVerdict.Wrong, this with { Missed = new Dictionary<string, int>(Missed) { [from] = missed + 1 } });
+        return differs == 0 ? (JoinVerdict.Joined, this with { Used = true }) : (JoinVerdict.Wrong,
+            this with { Missed = new Dictionary<string, int>(Missed) { [from] = missed + 1 } });
     }
 }

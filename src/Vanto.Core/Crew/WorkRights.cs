@@ -31,7 +31,8 @@ public static class WorkRights
         if (second.Length == 0)
             return licensed ? $"This step takes {Licence(skill)} licence: name who supervises." : "";
         if (CrewPerson.Same(second, e.By))
-            return $"{(licensed ? $"This step takes {Licence(skill)} licence: name who supervises. " : "")}Somebody else than {e.By} stands as the second person.";
+            return (licensed ? $"This step takes {Licence(skill)} licence: name who supervises. " : "")
+                + $"Somebody else than {e.By} stands as the second person.";
         return !crew.Any(p => p.Is(second)) ? $"\"{second}\" is nobody of this crew: who joined, stands in the plan, or has a licence in the shop is."
             : licensed && !crew.Any(p => p.Is(second) && p.Supervises)
                 ? $"This step takes {Licence(skill)} licence: name who supervises. {second} has none that is known here." : "";

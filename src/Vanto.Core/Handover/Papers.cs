@@ -75,7 +75,8 @@ public static class Papers
     {
         var taken = papers.Select(p => p.Readings.Number).ToHashSet();
         var number = Enumerable.Range(1, papers.Count + 1).Select(n => $"{code}-{Short(kind)}-{letters}-{n:00}").First(n => !taken.Contains(n));
-        return (number, string.Join(", ", papers.Where(p => p.Readings.Kind == kind && Stands(p, papers)).Select(p => p.Readings.Number).TakeLast(MostReplaced)));
+        return (number, string.Join(", ", papers.Where(p => p.Readings.Kind == kind && Stands(p, papers)).Select(p =>
+            p.Readings.Number).TakeLast(MostReplaced)));
     }
 
     private const int MostReplaced = 4;

@@ -169,7 +169,8 @@ public static class LoggerFile
                     var possible = InstrumentQuantities.Possible(unit.Quantity, si);
                     doubtful += possible ? 0 : 1;
                     if (readings.Count == MostReadings)
-                        throw new InputException("file", $"more than {MostReadings} readings", $"at most {MostReadings} readings are read at once: cut it in parts");
+                        throw new InputException("file", $"more than {MostReadings} readings",
+                            $"at most {MostReadings} readings are read at once: cut it in parts");
                     readings.Add(new InstrumentReading(instrument, unit.Quantity, si, at, seq, possible ? ReadingQuality.Good : ReadingQuality.Suspect));
                     taken++;
                 }
@@ -180,7 +181,8 @@ public static class LoggerFile
             last = at;
             seq++;
         }
-        return new LoggerRead(steps == 0 ? readings : [.. readings.OrderBy(r => r.At).ThenBy(r => r.Seq)], rejected, steps, doubtful, (int)seq + rejected.Count);
+        return new LoggerRead(steps == 0 ? readings : [.. readings.OrderBy(r => r.At).ThenBy(r => r.Seq)], rejected, steps, doubtful,
+            (int)seq + rejected.Count);
     }
 
     private static void Check(LoggerGuess g, LoggerMapping m)

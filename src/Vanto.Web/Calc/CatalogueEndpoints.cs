@@ -34,7 +34,8 @@ public static class CatalogueEndpoints
     /// <summary>Maps <c>GET /api/units</c> and <c>GET /api/catalogues</c>.</summary>
     public static void MapCatalogues(this RouteGroupBuilder api)
     {
-        api.MapGet("/units", Ok<IReadOnlyList<QuantityOfMeasureView>> () => TypedResults.Ok(Quantities)).WithTags("catalogues").Needs(CrewRight.Read, Reach.Common);
+        api.MapGet("/units", Ok<IReadOnlyList<QuantityOfMeasureView>> () => TypedResults.Ok(Quantities)).WithTags("catalogues")
+            .Needs(CrewRight.Read, Reach.Common);
         api.MapGet("/catalogues", Ok<CatalogueView> () => TypedResults.Ok(All)).WithTags("catalogues").Needs(CrewRight.Read, Reach.Common);
     }
 }

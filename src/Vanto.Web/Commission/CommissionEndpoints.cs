@@ -15,7 +15,8 @@ public static class CommissionEndpoints
     public static void MapCommission(this RouteGroupBuilder api)
     {
         api.MapGet("/rigs/{id:guid}/commission/proof.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, "proof", (view, today) =>
-            ProofPdf.Certificate(view.Design.Name, view.Assessment.Commission!, view.Records, view.Design.Units, today), clock)).WithTags("commission").Needs(CrewRight.Read);
+            ProofPdf.Certificate(view.Design.Name, view.Assessment.Commission!, view.Records, view.Design.Units, today), clock)).WithTags("commission")
+                .Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/commission/ask.pdf", (Guid id, RigDesk desk, TimeProvider clock) => Paper(id, desk, "what-is-wrong",
             (view, today) =>
             ProofPdf.Ask(view.Design.Name, view.Assessment.Unit!.Unit, view.Assessment.Commission!, view.Design.Commission.Fault.Code, view.Design.Units,

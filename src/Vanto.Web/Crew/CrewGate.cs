@@ -170,7 +170,12 @@ public sealed class CrewGate(CrewBook book, IServer server, EndpointDataSource r
         {
             o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
             o.GlobalLimiter = PartitionedRateLimiter.Create<HttpContext, string>(http => RateLimitPartition.GetTokenBucketLimiter(From(http),
-                _ => new TokenBucketRateLimiterOptions { TokenLimit = limits.AtOnce, TokensPerPeriod = limits.PerS, ReplenishmentPeriod = TimeSpan.FromSeconds(1) }));
+                _ => new TokenBucketRateLimiterOptions
+                {
+                    TokenLimit = limits.AtOnce,
+                    TokensPerPeriod = limits.PerS,
+                    ReplenishmentPeriod = TimeSpan.FromSeconds(1),
+                }));
             o.AddPolicy(JoinLimit, http => RateLimitPartition.GetFixedWindowLimiter(From(http),
                 _ => new FixedWindowRateLimiterOptions { PermitLimit = limits.Codes, Window = TimeSpan.FromMinutes(1) }));
         });
@@ -262,7 +267,8 @@ public sealed class CrewGate(CrewBook book, IServer server, EndpointDataSource r
     private Task MustHaveJoined(HttpContext context, RequestDelegate next)
     {
         context.Items[typeof(CrewDevice)] = book.Who(context.Request.Cookies[Cookie]);
-        return Who(context) is null && context.Request.Path.StartsWithSegments(RouteRights.Api) && (context.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText != JoinPath
+        return Who(context) is null && context.Request.Path.StartsWithSegments(RouteRights.Api)
+            && (context.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText != JoinPath
             ? Results.Problem("This device has not joined the crew, or was away too long: ask for a code.", statusCode: StatusCodes.Status401Unauthorized,
                 title: "Not joined.").ExecuteAsync(context)
             : next(context);

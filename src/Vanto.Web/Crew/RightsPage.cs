@@ -15,7 +15,8 @@ public static class RightsPage
     {
         var rows = routes.SelectMany(r => RouteRights.Methods(r).Select(m => (Path: Shown(r), Method: m, Needs: r.Metadata.GetMetadata<RouteRight>()!)))
             .Distinct().OrderBy(r => r.Path, StringComparer.Ordinal).ThenBy(r => r.Method, StringComparer.Ordinal);
-        var text = new StringBuilder("| address | | right | owner | fitter | helper | viewer | reaches, for a device of one rig |\n|---|---|---|---|---|---|---|---|\n");
+        var text = new StringBuilder(
+            "| address | | right | owner | fitter | helper | viewer | reaches, for a device of one rig |\n|---|---|---|---|---|---|---|---|\n");
         foreach (var (path, method, needs) in rows)
         {
             text.Append($"| {path} | {method} | {Calls.Name(needs.Right)} |");

@@ -160,7 +160,8 @@ public static class DemoRigs
             await log.Add(TypedRecord.Row(StationRegistry.Standard, stored.Id, await log.NextOrder(stored.Id), record));
         var order = await log.NextOrder(stored.Id);
         if (design.Name == HalfDone)
-            await log.Add([.. DemoSite.Events(design, HalfDoneSteps, now).Select((r, i) => TypedRecord.Row(StationRegistry.Standard, stored.Id, order + i, r))]);
+            await log.Add([.. DemoSite.Events(design, HalfDoneSteps, now).Select((r, i) => TypedRecord.Row(StationRegistry.Standard, stored.Id,
+                order + i, r))]);
     }
 
     private static string Ago(DateTimeOffset now, int days) => now.AddDays(-days).ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);

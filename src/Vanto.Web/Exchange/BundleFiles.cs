@@ -73,7 +73,8 @@ public sealed class BundleFiles(RigLog log, ReadingLog readings, StationRegistry
     }
 
     /// <summary>What a paper's files are called: two papers of one number are two files.</summary>
-    private static string Named(PaperRecord paper) => $"{FileNames.Safe(paper.Readings.Number).ToUpperInvariant()}-{paper.Readings.Sha256[..Math.Min(ShaShown, paper.Readings.Sha256.Length)]}";
+    private static string Named(PaperRecord paper) =>
+        $"{FileNames.Safe(paper.Readings.Number).ToUpperInvariant()}-{paper.Readings.Sha256[..Math.Min(ShaShown, paper.Readings.Sha256.Length)]}";
 
     private const int ShaShown = 12;
 

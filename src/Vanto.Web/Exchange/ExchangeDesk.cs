@@ -229,7 +229,8 @@ public sealed class ExchangeDesk(RigLog log, ReadingLog readings, RigDesk desk, 
             await log.AtOnce(async () =>
             {
                 var merged = LogMerge.Of([.. (await Log(ShopDesk.Shop)).Select(Entry)], [.. theirs.Select(Entry)]);
-                await log.Merge(ShopDesk.Shop, [.. merged.Fresh.Select(f => ShopDesk.Row(byId[f.Id].Record, 0, f.Stamp))], [.. merged.Entries.Select(e => e.Id)]);
+                await log.Merge(ShopDesk.Shop, [.. merged.Fresh.Select(f => ShopDesk.Row(byId[f.Id].Record, 0, f.Stamp))], [.. merged.Entries.Select(e =>
+                    e.Id)]);
                 came = (merged.Fresh.Count, [.. merged.Altered.Select(Said)]);
             });
             return came;

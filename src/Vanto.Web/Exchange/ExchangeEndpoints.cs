@@ -21,7 +21,8 @@ public static class ExchangeEndpoints
                 ? TypedResults.File(JobBundle.Zip(await bundles.Of(view)), "application/zip", $"{FileNames.Safe(view.Design.Name)}.vanto.zip")
                 : TypedResults.NotFound()).WithTags("exchange").Needs(CrewRight.Read);
         api.MapGet("/exchange/shop.zip", async (ExchangeDesk exchange, TimeProvider clock) =>
-            TypedResults.File(await exchange.Whole(), "application/zip", $"shop-{clock.GetLocalNow():yyyy-MM-dd}.vanto.zip")).WithTags("exchange").Needs(CrewRight.Share, Reach.Yard);
+            TypedResults.File(await exchange.Whole(), "application/zip", $"shop-{clock.GetLocalNow():yyyy-MM-dd}.vanto.zip")).WithTags("exchange")
+                .Needs(CrewRight.Share, Reach.Yard);
         api.MapPost("/exchange", async (HttpRequest request, ExchangeDesk exchange, LargeFiles files) =>
             TypedResults.Ok(await files.Read(request, "file", "Choose a file that another Vanto wrote.", exchange.Take)))
             .Accepts<byte[]>("application/zip").WithMetadata(new RequestSizeLimitAttribute(Largest)).WithTags("exchange").Needs(CrewRight.Share, Reach.Yard);

@@ -9,7 +9,8 @@ public sealed record GuideLine(string Label, string Value, string Beside);
 /// <summary>Lines under a heading.</summary>
 public sealed record GuideSection(string Heading, IReadOnlyList<GuideLine> Lines);
 
-/// <summary>What the page behind a label says, frozen when its guide is issued. It is text only: what a file brings is never shown as a page of its own.</summary>
+/// <summary>What the page behind a label says, frozen when its guide is issued. It is text only: what a file brings is never shown as a page of its
+/// own.</summary>
 public sealed record GuidePage(string Number, string Day, bool Draft, string Contact, string Firm, IReadOnlyList<GuideSection> Sections, bool OwnerReports)
 {
     private const int Longest = 1 << 20;

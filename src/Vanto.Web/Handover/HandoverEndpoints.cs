@@ -33,7 +33,8 @@ public static class HandoverEndpoints
     {
         api.MapGet("/rigs/{id:guid}/handover.pdf", Pdf).WithTags("handover").Needs(CrewRight.Read);
         api.MapPost("/rigs/{id:guid}/papers", async Task<Results<Ok<IssuedPaper>, NotFound>> (Guid id, PaperRequest asked, PaperDesk papers,
-            HttpContext http) => await papers.Issue(id, asked with { By = CrewCaller.Of(http).Signs(asked.By) }) is { } issued ? TypedResults.Ok(issued) : TypedResults.NotFound()).WithTags("handover").Needs(CrewRight.Design);
+            HttpContext http) => await papers.Issue(id, asked with { By = CrewCaller.Of(http).Signs(asked.By) }) is { } issued ? TypedResults.Ok(issued)
+                : TypedResults.NotFound()).WithTags("handover").Needs(CrewRight.Design);
         api.MapGet("/rigs/{id:guid}/papers/{paper:guid}.pdf", Paper).WithTags("handover").Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/label.pdf", Label).WithTags("handover").Needs(CrewRight.Read);
         api.MapGet("/rigs/{id:guid}/handover/now", Now).WithTags("handover").Needs(CrewRight.Read);

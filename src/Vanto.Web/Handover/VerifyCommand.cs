@@ -41,7 +41,8 @@ public static class VerifyCommand
             using var bundle = OpenBundle.Whole(stream);
             var all = true;
             Console.WriteLine($"{file}: whole, {bundle.Paths.Count} files.");
-            foreach (var root in bundle.Paths.Where(p => p.EndsWith(BundleFiles.Head, StringComparison.Ordinal)).Select(p => p[..^BundleFiles.Head.Length]).Order())
+            foreach (var root in bundle.Paths.Where(p => p.EndsWith(BundleFiles.Head, StringComparison.Ordinal)).Select(p =>
+                p[..^BundleFiles.Head.Length]).Order())
                 all &= Rig(bundle, root, ownKey);
             return all ? 0 : 1;
         }
@@ -89,7 +90,8 @@ public static class VerifyCommand
                 return paper.Origin is PaperOrigin.Here or PaperOrigin.Elsewhere ? 0 : 1;
             }
         }
-        Console.Error.WriteLine($"No paper with this content (SHA-256 {sum}) is known here: it was changed, or issued elsewhere. Verify the bundle it came in.");
+        Console.Error.WriteLine($"No paper with this content (SHA-256 {sum}) is known here: "
+            + "it was changed, or issued elsewhere. Verify the bundle it came in.");
         return 1;
     }
 }

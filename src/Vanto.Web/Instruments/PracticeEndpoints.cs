@@ -14,7 +14,8 @@ public static class PracticeEndpoints
     /// <summary>Maps them under <c>/api/calc/practice</c>: they belong to no rig.</summary>
     public static void MapPractice(this RouteGroupBuilder api)
     {
-        api.MapGet("/calc/practice/{number:int}", Ok<PracticeCase> (int number) => TypedResults.Ok(ProofPractice.Of(number))).WithTags("practice").Needs(CrewRight.Read, Reach.Common);
+        api.MapGet("/calc/practice/{number:int}", Ok<PracticeCase> (int number) => TypedResults.Ok(ProofPractice.Of(number))).WithTags("practice")
+            .Needs(CrewRight.Read, Reach.Common);
         api.MapPost("/calc/practice/{number:int}", Ok<PracticeVerdict> (int number, PracticeAnswer answer) =>
             TypedResults.Ok(ProofPractice.Judge(number, answer.Fault))).WithTags("practice").Needs(CrewRight.Read, Reach.Common);
     }

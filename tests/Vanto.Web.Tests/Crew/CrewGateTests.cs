@@ -214,7 +214,8 @@ public sealed class CrewGateTests(RunningServer server) : IClassFixture<RunningS
         await IsRefused(Write(hal, rig, Event("correction", "", 1, device: kept.Text("/event/device"), corrects: id)), "what Piet wrote down");
         var around = new { kind = "install", by = "Ottoline Marsh", corrects = id, values = new { type = "gateOverridden", step = "arrive-park" } };
         foreach (var who in new[] { hal, piet, server.Http })
-            (await Read(await who.PostAsJsonAsync($"/api/rigs/{rig}/records", around), HttpStatusCode.BadRequest)).Text("/title").ShouldContain("install/events");
+            (await Read(await who.PostAsJsonAsync($"/api/rigs/{rig}/records", around),
+                HttpStatusCode.BadRequest)).Text("/title").ShouldContain("install/events");
         (await Write(piet, rig, (JsonObject)note.DeepClone())).StatusCode.ShouldBe(HttpStatusCode.OK, "sent once more it is the same");
     }
 

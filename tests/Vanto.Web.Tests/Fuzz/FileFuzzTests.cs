@@ -35,7 +35,8 @@ public sealed class FileFuzzTests(RunningServer server) : IClassFixture<RunningS
         text.Length.ShouldBeGreaterThan(0, what);
     }
 
-    private static readonly string[] Odd = ["null", "[]", "{}", "1e308", "-1", "\"\"", "\"9999-12-31T00:00:00Z\"", "true", "[null]", "\"../x\"", "0.5", "\"00000000-0000-0000-0000-000000000000\""];
+    private static readonly string[] Odd = ["null", "[]", "{}", "1e308", "-1", "\"\"", "\"9999-12-31T00:00:00Z\"", "true", "[null]", "\"../x\"", "0.5",
+        "\"00000000-0000-0000-0000-000000000000\""];
 
     /// <summary>Some place of a JSON tree gets another value, or goes.</summary>
     private static void Change(JsonNode root, Random random)
@@ -75,7 +76,16 @@ public sealed class FileFuzzTests(RunningServer server) : IClassFixture<RunningS
     {
         var rig = (await server.Begin("Fuzzed")).Id();
         for (var n = 0; n < 3; n++)
-            await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig}/records", new { kind = "vacuum", by = "Wren", values = new { value = "450", unit = "micron" } }));
+            await Read(await server.Http.PostAsJsonAsync($"/api/rigs/{rig}/records", new
+            {
+                kind = "vacuum",
+                by = "Wren",
+                values = new
+                {
+                    value = "450",
+                    unit = "micron"
+                }
+            }));
         var files = Bundles.Files(await server.Http.GetByteArrayAsync($"/api/rigs/{rig}/bundle.zip"));
         string[] json = ["record/events.json", "job/head.json", "job/job.json"];
         await Repeated(async (random, seed) =>
@@ -88,7 +98,8 @@ public sealed class FileFuzzTests(RunningServer server) : IClassFixture<RunningS
             changed[path] = Encoding.UTF8.GetBytes(root.ToJsonString());
             using var content = new ByteArrayContent(Bundles.Zip(changed));
             content.Headers.ContentType = new MediaTypeHeaderValue("application/zip");
-            await Holds(await server.Http.PostAsync("/api/exchange", content), $"{path}, seed {seed}: {root.ToJsonString()[..Math.Min(300, root.ToJsonString().Length)]}");
+            await Holds(await server.Http.PostAsync("/api/exchange", content),
+                $"{path}, seed {seed}: {root.ToJsonString()[..Math.Min(300, root.ToJsonString().Length)]}");
         });
         (await Read(await server.Http.GetAsync("/api/rigs"))).AsArray().ShouldNotBeEmpty();
         await server.View(rig);

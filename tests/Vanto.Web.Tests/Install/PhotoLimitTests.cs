@@ -12,7 +12,8 @@ public sealed class PhotoLimitTests(RunningServer server) : IClassFixture<Runnin
 {
     /// <summary>The begin of a JPEG that states its sides: an application segment, then a frame (ITU-T T.81, B.2.2).</summary>
     private static byte[] Jpeg(int width, int height) =>
-        [0xFF, 0xD8, 0xFF, 0xE0, 0, 4, 1, 2, 0xFF, 0xC2, 0, 17, 8, (byte)(height >> 8), (byte)height, (byte)(width >> 8), (byte)width, 3, 1, 0x22, 0, 2, 0x11, 1];
+        [0xFF, 0xD8, 0xFF, 0xE0, 0, 4, 1, 2, 0xFF, 0xC2, 0, 17, 8, (byte)(height >> 8), (byte)height, (byte)(width >> 8), (byte)width, 3, 1, 0x22, 0, 2,
+            0x11, 1];
 
     private async Task<HttpResponseMessage> Send(string rig, byte[] content)
     {

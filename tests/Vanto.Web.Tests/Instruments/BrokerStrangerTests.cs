@@ -79,8 +79,8 @@ public sealed class BrokerStrangerTests : IAsyncLifetime
     {
         using var client = new MqttClientFactory().CreateMqttClient();
         await client.ConnectAsync(new MqttClientOptionsBuilder().WithTcpServer("127.0.0.1", _broker.Port).WithProtocolVersion(version).Build());
-        var message = new MqttApplicationMessageBuilder().WithTopic("vanto/x").WithPayload("{}").WithQualityOfServiceLevel(MqttQualityOfServiceLevel.AtLeastOnce)
-            .Build();
+        var message = new MqttApplicationMessageBuilder().WithTopic("vanto/x").WithPayload("{}")
+            .WithQualityOfServiceLevel(MqttQualityOfServiceLevel.AtLeastOnce).Build();
         if (answered)
             (await client.PublishAsync(message)).ReasonCode.ShouldNotBe(MqttClientPublishReasonCode.Success);
         else

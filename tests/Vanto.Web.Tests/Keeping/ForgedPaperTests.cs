@@ -56,7 +56,8 @@ public sealed class ForgedPaperTests : IAsyncLifetime
         foreach (var paper in new[] { ann, ben })
             (await Pdf(_one, paper.Text("/id"))).ShouldBe(await Pdf(_two, paper.Text("/id")));
         Bundles.Files(await Bundle(_one)).Keys.Count(k => k.StartsWith("record/certificates/")).ShouldBe(3);
-        (await Papers(_one)).Where(p => (bool)p["standing"]!).Select(p => p.Text("/says")).ShouldBe([$"issued on another laptop, {ben.Text("/number").Split('-')[2]}", ""],
+        (await Papers(_one)).Where(p => (bool)p["standing"]!).Select(p =>
+            p.Text("/says")).ShouldBe([$"issued on another laptop, {ben.Text("/number").Split('-')[2]}", ""],
             ignoreOrder: true);
         (await Papers(_two)).Single(p => p.Text("/by") == "Ann").Text("/says").ShouldStartWith("issued on another laptop");
     }

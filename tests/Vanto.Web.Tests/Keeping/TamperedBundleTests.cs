@@ -120,7 +120,8 @@ public sealed class TamperedBundleTests : IAsyncLifetime
         var like = JsonNode.Parse((await Files())[Log])!.AsArray()[0]!;
         var ids = Enumerable.Range(0, 20_000).Select(_ => Guid.NewGuid()).ToList();
         var began = DateTime.UtcNow;
-        var file = await With(Log, Encoding.UTF8.GetBytes(new JsonArray([.. ids.Select((id, i) => Chained(like, id, i == 0 ? null : ids[i - 1]))]).ToJsonString()));
+        var file = await With(Log, Encoding.UTF8.GetBytes(new JsonArray([.. ids.Select((id, i) => Chained(like, id, i == 0 ? null
+            : ids[i - 1]))]).ToJsonString()));
         ((int)(await Read(await Bring(_two, file)))["rigs"]![0]!["fresh"]!).ShouldBe(20_000);
         (DateTime.UtcNow - began).ShouldBeLessThan(TimeSpan.FromSeconds(60), "it took as long for each thousand as for all before it");
         var circle = new JsonArray([.. ids.Take(3).Select((id, i) => Chained(like, id, ids[(i + 1) % 3]))]);
@@ -138,7 +139,8 @@ public sealed class TamperedBundleTests : IAsyncLifetime
         await IsRefused(await With(Log, Encoding.UTF8.GetBytes(many)), "more than 50000 records");
     }
 
-    /// <summary>Two rigs in one file, a record of the second under the number of one that another rig here has: nothing is in, and a sentence says why.</summary>
+    /// <summary>Two rigs in one file, a record of the second under the number of one that another rig here has: nothing is in, and a sentence says
+    /// why.</summary>
     [Fact]
     public async Task A_number_that_another_rig_has_keeps_the_whole_file_out()
     {
