@@ -23,7 +23,8 @@ public class LayerTests
     {
         string[] allowed = ["System.Runtime", "System.Collections", "System.Linq", "System.Text.Json", "System.Text.RegularExpressions",
             "System.Threading.Tasks.Parallel", "System.Threading", "System.Numerics.Vectors", "System.Runtime.Numerics", "System.Memory",
-            "System.Runtime.InteropServices", "System.Text.Encodings.Web", "System.Security.Cryptography", "System.Collections.Immutable", "System.ComponentModel.Primitives",
+            "System.Runtime.InteropServices", "System.Text.Encodings.Web", "System.Security.Cryptography",
+            "System.Collections.Immutable", "System.ComponentModel.Primitives",
             "System.Collections.Concurrent", "MathNet.Numerics", "NodaTime", "Google.OrTools"];
         typeof(Vanto.Core.Job.Assessor).Assembly.GetReferencedAssemblies().Select(a => a.Name!).ShouldBeSubsetOf(allowed);
     }
